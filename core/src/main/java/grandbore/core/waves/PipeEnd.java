@@ -1,0 +1,181 @@
+package grandbore.core.waves;
+
+import grandbore.core.gas.WorkingGas;
+
+/**
+ * A pipe's end that opens through a throat into a reservoir: valve, throttle, bell-mouth, open end.
+ *
+ * <p>Quasi-steady nozzle coupled to the pipe by its outgoing characteristic, the constant-pressure
+ * model for flow into the pipe (R. S. Benson, <i>The Thermodynamics and Gas Dynamics of Internal
+ * Combustion Engines</i>, volume 1, chapter 6). The unknown is the pressure at the pipe's face; the
+ * direction of flow is known before the search, from the pressure that would stop the gas.
+ */
+public final class PipeEnd {
+  private static final double TOLERANCE = 1e-6;
+  private static final int TRIES = 40;
+
+  private final WorkingGas gas;
+  private final Pipe pipe;
+  private final boolean atStart;
+  private final Reservoir reservoir;
+  private final EndState inside = new EndState();
+
+  private double effectiveArea;
+  private double guess = Double.NaN;
+  private double mass;
+  private double thrust;
+  private double power;
+  private double burnedFlow;
+
+  public PipeEnd(WorkingGas gas, Pipe pipe, boolean atStart, Reservoir reservoir) {
+    this.gas = gas;
+    this.pipe = pipe;
+    this.atStart = atStart;
+    this.reservoir = reservoir;
+  }
+
+  /** Sets the throat's effective area, m²; zero closes the end. */
+  public void open(double effective) {
+    effectiveArea = effective;
+  }
+
+  /** Finds this step's flow and hands it to the pipe and to the reservoir. */
+  public void couple(double dt) {
+    pipe.endState(atStart, inside);
+    double c = Math.sqrt(inside.gamma * inside.pressure / inside.density);
+    double impedance = inside.density * c;
+    double stopping = inside.pressure + impedance * inside.velocity;
+    double throat = Math.min(effectiveArea, inside.area);
+    double outer = reservoir.pressure();
+    if (throat < 1e-9 || Math.abs(stopping - outer) < 1e-9 * outer) {
+      mass = 0;
+      thrust = Math.max(stopping, 0.05 * inside.pressure) * inside.area;
+      power = 0;
+      burnedFlow = 0;
+      guess = Double.NaN;
+    } else if (stopping > outer) {
+      outflow(throat, outer, stopping, impedance);
+    } else {
+      inflow(throat, outer, stopping, impedance);
+    }
+    pipe.endFlow(atStart, mass, thrust, power, burnedFlow);
+    reservoir.receive(mass * dt, power * dt, burnedFlow * dt);
+  }
+
+  private void outflow(double throat, double outer, double stopping, double impedance) {
+    double g = inside.gamma;
+    double low = Math.max(outer, 0.02 * stopping);
+    double high = stopping;
+    double p = guess > low && guess < high ? guess : 0.5 * (low + high);
+    double scale = TOLERANCE * impedance * inside.area;
+    double pOld = high;
+    double gOld = Double.NaN;
+    double rho = inside.density;
+    double v = 0;
+    for (int i = 0; i < TRIES; i++) {
+      double lift = Math.pow(p / inside.pressure, 1 / g);
+      rho = inside.density * lift;
+      double c2 = g * p / rho;
+      v = Math.min((stopping - p) / impedance, Math.sqrt(c2));
+      double mach2 = v * v / c2;
+      double growth = 1 + 0.5 * (g - 1) * mach2;
+      double t0 = p / (rho * inside.gasConstant) * growth;
+      double p0 = p * Math.pow(growth, g / (g - 1));
+      double error =
+          rho * v * inside.area - throat * Nozzle.massFlux(p0, t0, inside.gasConstant, g, outer);
+      if (Math.abs(error) < scale) {
+        break;
+      }
+      if (error > 0) {
+        low = p;
+      } else {
+        high = p;
+      }
+      double next = secant(p, error, pOld, gOld, -inside.area * rho / impedance * 1.2);
+      pOld = p;
+      gOld = error;
+      p = next > low && next < high ? next : 0.5 * (low + high);
+      if (high - low < 1e-7 * high) {
+        break;
+      }
+    }
+    guess = p;
+    mass = rho * v * inside.area;
+    thrust = mass * v + p * inside.area;
+    double kelvin = p / (rho * inside.gasConstant);
+    power = mass * (gas.enthalpy(kelvin, inside.burned) + 0.5 * v * v);
+    burnedFlow = mass * inside.burned;
+  }
+
+  private void inflow(double throat, double outer, double stopping, double impedance) {
+    double t0 = reservoir.temperature();
+    double y0 = reservoir.burned();
+    double r0 = gas.gasConstant(y0);
+    double g = 1 + r0 / gas.cv(t0, y0);
+    double cp = g * r0 / (g - 1);
+    double low = Math.max(stopping, 1e-3 * outer);
+    double high = outer;
+    double p = guess > low && guess < high ? guess : 0.5 * (low + high);
+    double scale = TOLERANCE * impedance * inside.area;
+    double pOld = low;
+    double gOld = Double.NaN;
+    double rho = inside.density;
+    double w = 0;
+    for (int i = 0; i < TRIES; i++) {
+      w = (p - stopping) / impedance;
+      double kelvin = Math.max(t0 - w * w / (2 * cp), 0.5 * t0);
+      rho = p / (r0 * kelvin);
+      double error = rho * w * inside.area - throat * Nozzle.massFlux(outer, t0, r0, g, p);
+      if (Math.abs(error) < scale) {
+        break;
+      }
+      if (error > 0) {
+        high = p;
+      } else {
+        low = p;
+      }
+      double next = secant(p, error, pOld, gOld, inside.area * rho / impedance * 1.2);
+      pOld = p;
+      gOld = error;
+      p = next > low && next < high ? next : 0.5 * (low + high);
+      if (high - low < 1e-7 * high) {
+        break;
+      }
+    }
+    guess = p;
+    mass = -rho * w * inside.area;
+    thrust = -mass * w + p * inside.area;
+    power = mass * gas.enthalpy(t0, y0);
+    burnedFlow = mass * y0;
+  }
+
+  private static double secant(double p, double error, double pOld, double old, double slope) {
+    double s = Double.isNaN(old) || p == pOld ? slope : (error - old) / (p - pOld);
+    return s == 0 ? Double.NaN : p - error / s;
+  }
+
+  /** Mass flow out of the pipe, kg/s. */
+  public double massFlow() {
+    return mass;
+  }
+
+  /** Energy flow out of the pipe, W. */
+  public double energyFlow() {
+    return power;
+  }
+
+  /** Burned mass flow out of the pipe, kg/s. */
+  public double burnedFlow() {
+    return burnedFlow;
+  }
+
+  /** Pressure in the pipe next to this end, Pa. */
+  public double pipePressure() {
+    return pipe.pressure[atStart ? 0 : pipe.cells() - 1];
+  }
+
+  /** Acoustic admittance of the pipe at this end, kg/(s Pa). */
+  public double admittance() {
+    return inside.area * Math.sqrt(inside.density / (inside.gamma * inside.pressure));
+  }
+}

@@ -1,0 +1,63 @@
+package grandbore.core.waves;
+
+import grandbore.core.gas.WorkingGas;
+
+/** A well-mixed volume of gas: mass, energy and composition. */
+public final class Volume implements Reservoir {
+  private final WorkingGas gas;
+  private final double cubicMetres;
+  private double mass;
+  private double energy;
+  private double burnedMass;
+  private double pressure;
+  private double temperature;
+  private double burned;
+
+  public Volume(WorkingGas gas, double cubicMetres, double pascal, double kelvin, double burned) {
+    this.gas = gas;
+    this.cubicMetres = cubicMetres;
+    this.temperature = kelvin;
+    this.burned = burned;
+    mass = pascal * cubicMetres / (gas.gasConstant(burned) * kelvin);
+    energy = mass * gas.energy(kelvin, burned);
+    burnedMass = mass * burned;
+    settle();
+  }
+
+  @Override
+  public void receive(double dm, double de, double db) {
+    mass += dm;
+    energy += de;
+    burnedMass += db;
+  }
+
+  /** Finds pressure and temperature after all flows of a step are in. */
+  public void settle() {
+    burned = Math.clamp(burnedMass / mass, 0, 1);
+    temperature = gas.temperature(energy / mass, burned, temperature);
+    pressure = mass * gas.gasConstant(burned) * temperature / cubicMetres;
+  }
+
+  @Override
+  public double pressure() {
+    return pressure;
+  }
+
+  @Override
+  public double temperature() {
+    return temperature;
+  }
+
+  @Override
+  public double burned() {
+    return burned;
+  }
+
+  public double mass() {
+    return mass;
+  }
+
+  public double energy() {
+    return energy;
+  }
+}
