@@ -165,9 +165,10 @@ public final class Junction {
     return pressure;
   }
 
-  /** Enthalpy of the gas in the cell, J/kg. */
+  /** Stagnation enthalpy of the gas in the cell, J/kg. */
   public double enthalpy() {
-    return gas.enthalpy(temperature, burned);
+    double u = momentum / mass;
+    return gas.enthalpy(temperature, burned) + 0.5 * u * u;
   }
 
   public double burned() {

@@ -30,9 +30,9 @@ public final class Pipe {
   private final double[] volume;
 
   private final double[] diameter;
-  private final double wallTemperature;
-  private final double roughnessFactor;
-  private final double heatFactor;
+  private final double[] wallTemperature;
+  private final double[] roughness;
+  private final double[] heatFactor;
 
   // Conserved, a cubic metre: mass, momentum, energy, burned mass.
   private final double[] density;
@@ -74,17 +74,22 @@ public final class Pipe {
     this.gas = gas;
     this.cells = cells;
     this.cellLength = shape.length() / cells;
-    this.wallTemperature = shape.wallTemperature();
-    this.roughnessFactor = shape.frictionFactor();
-    this.heatFactor = shape.heatFactor();
     area = new double[cells + 1];
     volume = new double[cells];
     diameter = new double[cells];
+    wallTemperature = new double[cells];
+    roughness = new double[cells];
+    heatFactor = new double[cells];
     for (int i = 0; i <= cells; i++) {
-      area[i] = shape.areaAt((double) i / cells);
+      area[i] = shape.areaAt(i * cellLength);
     }
     for (int i = 0; i < cells; i++) {
-      double mid = shape.areaAt((i + 0.5) / cells);
+      double x = (i + 0.5) * cellLength;
+      double mid = shape.areaAt(x);
+      var section = shape.at(x);
+      wallTemperature[i] = section.wallTemperature();
+      roughness[i] = section.frictionFactor();
+      heatFactor[i] = section.heatFactor();
       volume[i] = cellLength * (area[i] + 4 * mid + area[i + 1]) / 6;
       diameter[i] = Math.sqrt(4 * mid / Math.PI);
     }
@@ -303,11 +308,12 @@ public final class Pipe {
       double viscosity = 1.458e-6 * t * Math.sqrt(t) / (t + 110.4);
       double speed = Math.abs(velocity[i]);
       double reynolds = Math.max(2000, density[i] * speed * diameter[i] / viscosity);
-      double f = roughnessFactor * 0.0791 / Math.sqrt(Math.sqrt(reynolds));
+      double f = roughness[i] * 0.0791 / Math.sqrt(Math.sqrt(reynolds));
       friction[i] = 2 * f / diameter[i];
       double cp = gas.cv(t, burned[i]) + gas.gasConstant(burned[i]);
-      double stillAir = heatFactor > 0 ? 4 : 0;
-      double h = Math.max(stillAir, heatFactor * 0.5 * f * density[i] * speed * cp * PRANDTL_TERM);
+      double stillAir = heatFactor[i] > 0 ? 4 : 0;
+      double h =
+          Math.max(stillAir, heatFactor[i] * 0.5 * f * density[i] * speed * cp * PRANDTL_TERM);
       wallHeat[i] = 4 * h / diameter[i];
     }
   }
@@ -323,7 +329,7 @@ public final class Pipe {
                   * (momentumFlow[i]
                       - momentumFlow[i + 1]
                       + halfPressure[i] * (area[i + 1] - area[i]));
-      double heat = wallHeat[i] * (wallTemperature - temperature[i]);
+      double heat = wallHeat[i] * (wallTemperature[i] - temperature[i]);
       heatToWall -= heat * dt * volume[i];
       density[i] = rho;
       momentum[i] = mom / (1 + dt * friction[i] * Math.abs(velocity[i]));

@@ -143,6 +143,14 @@ public final class PipeEnd {
       }
     }
     guess = p;
+    double sonicKelvin = 2 * t0 / (g + 1);
+    double sonic = Math.sqrt(g * r0 * sonicKelvin);
+    if (w > sonic) {
+      // The jet fills the pipe behind a shock: no faster than sound, the choked mass kept.
+      w = sonic;
+      rho = throat * Nozzle.massFlux(outer, t0, r0, g, 0) / (sonic * inside.area);
+      p = rho * r0 * sonicKelvin;
+    }
     mass = -rho * w * inside.area;
     thrust = -mass * w + p * inside.area;
     power = mass * gas.enthalpy(t0, y0);

@@ -35,12 +35,16 @@ class GasTest {
         .isCloseTo(kilojoule, within(2.0));
   }
 
-  /** Heywood (1988), appendix D: 44.0 MJ/kg as liquid and 14.6 for gasoline; 20.0 and 6.47 for methanol. */
+  /**
+   * Heywood (1988), appendix D: 44.0 MJ/kg as liquid and 14.6 for gasoline; 20.0 and 6.47 for
+   * methanol.
+   */
   @ParameterizedTest
   @CsvSource({"PUMP_91, 44.0, 14.6", "METHANOL, 20.0, 6.47", "ETHANOL, 26.9, 9.00"})
   void fuelsCarryTheirPublishedHeatAndNeedTheirPublishedAir(
       FuelKind fuel, double megajoule, double airFuel) {
-    assertThat((fuel.lowerHeatingValue() - fuel.heatOfVaporisation()) / 1e6).isCloseTo(megajoule, Percentage.withPercentage(3));
+    assertThat((fuel.lowerHeatingValue() - fuel.heatOfVaporisation()) / 1e6)
+        .isCloseTo(megajoule, Percentage.withPercentage(3));
     assertThat(fuel.stoichiometricAirFuelRatio())
         .isCloseTo(airFuel, Percentage.withPercentage(1.5));
   }

@@ -1,0 +1,58 @@
+package grandbore.core.combination;
+
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
+import java.util.List;
+
+/**
+ * One port's flow on a bench, all its valves open together.
+ *
+ * @param depression across the port, Pa; sheets are at 28 inH2O unless stated
+ */
+public record FlowSheet(double depression, Provenance provenance, List<Row> rows) {
+  /** Flow, m³/s of room air, at a valve lift, m. */
+  public record Row(double lift, double flow) {}
+
+  public FlowSheet {
+    if (!(depression >= 200 && depression <= 25_000)) {
+      throw new InvalidInput(
+          "Flow sheet depression",
+          Quantity.DEPRESSION.show(depression, UnitSystem.METRIC),
+          "0.20 to 25.00 kPa (1 to 100 inH2O)",
+          "flow benches work there");
+    }
+    if (rows == null || rows.size() < 2) {
+      throw new InvalidInput(
+          "Flow sheet",
+          (rows == null ? 0 : rows.size()) + " rows",
+          "two or more",
+          "a curve needs two points");
+    }
+    if (provenance == null) {
+      throw new InvalidInput("Flow sheet provenance", "missing", "a provenance", "it is needed");
+    }
+    rows = List.copyOf(rows);
+    double last = 0;
+    for (int i = 0; i < rows.size(); i++) {
+      var row = rows.get(i);
+      String name = "Flow sheet row " + (i + 1);
+      if (!(row.lift > last && row.lift <= 0.030)) {
+        throw new InvalidInput(
+            name + " lift",
+            Quantity.LENGTH.show(row.lift, UnitSystem.METRIC),
+            "more than "
+                + Quantity.LENGTH.show(last, UnitSystem.METRIC)
+                + ", up to 30.00 mm (1.181 in)",
+            "lifts rise from row to row");
+      }
+      if (!(row.flow > 0 && row.flow <= 0.6)) {
+        throw new InvalidInput(
+            name + " flow",
+            Quantity.AIRFLOW.show(row.flow, UnitSystem.METRIC),
+            "above 0 to 600.0 l/s (1271 cfm)",
+            "a port passes that much at most");
+      }
+      last = row.lift;
+    }
+  }
+}

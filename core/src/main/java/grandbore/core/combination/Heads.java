@@ -1,0 +1,92 @@
+package grandbore.core.combination;
+
+import static grandbore.core.units.Quantity.LENGTH;
+import static grandbore.core.units.Quantity.VOLUME;
+
+/**
+ * Cylinder heads: valves, ports and their flow sheets.
+ *
+ * @param intakeValves in each cylinder
+ * @param exhaustValves in each cylinder
+ */
+public record Heads(
+    int intakeValves,
+    int exhaustValves,
+    @Spec(
+            label = "Intake valve",
+            quantity = LENGTH,
+            min = 0.015,
+            max = 0.075,
+            why = "it is the head's diameter")
+        Given intakeValve,
+    @Spec(
+            label = "Exhaust valve",
+            quantity = LENGTH,
+            min = 0.012,
+            max = 0.065,
+            why = "it is the head's diameter")
+        Given exhaustValve,
+    @Spec(
+            label = "Intake port length",
+            quantity = LENGTH,
+            min = 0.030,
+            max = 0.300,
+            why = "it is measured along the port from face to valve")
+        Given intakePortLength,
+    @Spec(
+            label = "Intake port volume",
+            quantity = VOLUME,
+            min = 20e-6,
+            max = 700e-6,
+            why = "it is what the port holds with the valve shut")
+        Given intakePortVolume,
+    @Spec(
+            label = "Exhaust port length",
+            quantity = LENGTH,
+            min = 0.030,
+            max = 0.250,
+            why = "it is measured along the port from face to valve")
+        Given exhaustPortLength,
+    @Spec(
+            label = "Exhaust port volume",
+            quantity = VOLUME,
+            min = 15e-6,
+            max = 400e-6,
+            why = "it is what the port holds with the valve shut")
+        Given exhaustPortVolume,
+    FlowSheet intakeFlow,
+    FlowSheet exhaustFlow) {
+  public Heads {
+    Specs.check(
+        Heads.class,
+        "heads",
+        intakeValve,
+        exhaustValve,
+        intakePortLength,
+        intakePortVolume,
+        exhaustPortLength,
+        exhaustPortVolume);
+    count("intakeValves", intakeValves);
+    count("exhaustValves", exhaustValves);
+    if (intakeFlow == null || exhaustFlow == null) {
+      throw new InvalidInput(
+          "Flow sheet (heads)", "missing", "one a side", "the flow of both ports is needed");
+    }
+  }
+
+  private static void count(String name, int valves) {
+    if (valves < 1 || valves > 3) {
+      throw new InvalidInput("heads." + name, String.valueOf(valves), "1 to 3", "no head has more");
+    }
+  }
+
+  /** Mean section of the intake port, m². */
+  public double intakePortArea() {
+    return intakePortVolume.si() / intakePortLength.si();
+  }
+
+  /** Mean section of the exhaust port, m². */
+  public double exhaustPortArea() {
+    return exhaustPortVolume.si() / exhaustPortLength.si();
+  }
+}

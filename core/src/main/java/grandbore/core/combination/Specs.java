@@ -1,0 +1,137 @@
+package grandbore.core.combination;
+
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Reads {@link Spec} off the records: one place for bounds, labels and paths of all inputs. */
+public final class Specs {
+  private Specs() {}
+
+  /** One input's place in a combination: {@code bottomEnd.bore}. */
+  public record Field(String group, String name, Spec spec) {
+    public String path() {
+      return group + "." + name;
+    }
+
+    public Given get(Combination combination) {
+      return (Given) read(component(combination.getClass(), group, combination), name);
+    }
+
+    /** A combination with this input replaced, checked whole. */
+    public Combination with(Combination combination, Given value) {
+      var old = component(combination.getClass(), group, combination);
+      return (Combination) rebuild(combination, group, rebuild(old, name, value));
+    }
+
+    private static Object component(Class<?> type, String name, Object of) {
+      if (!type.isRecord()) {
+        throw new IllegalArgumentException(type + " is not a record");
+      }
+      return read(of, name);
+    }
+  }
+
+  /** Every single-valued input of a combination, in the order of the records. */
+  public static List<Field> fields() {
+    var all = new ArrayList<Field>();
+    for (var group : Combination.class.getRecordComponents()) {
+      if (!group.getType().isRecord()) {
+        continue;
+      }
+      for (var c : group.getType().getRecordComponents()) {
+        var spec = c.getAnnotation(Spec.class);
+        if (spec != null) {
+          all.add(new Field(group.getName(), c.getName(), spec));
+        }
+      }
+    }
+    return List.copyOf(all);
+  }
+
+  /** The field of this path. */
+  public static Field field(String path) {
+    return fields().stream()
+        .filter(f -> f.path().equals(path))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("There is no input " + path));
+  }
+
+  /**
+   * Checks the annotated components of a record under construction.
+   *
+   * @param values those components' values, in their order
+   */
+  static void check(Class<? extends Record> type, String group, Given... values) {
+    int next = 0;
+    for (var c : type.getRecordComponents()) {
+      var spec = c.getAnnotation(Spec.class);
+      if (spec == null) {
+        continue;
+      }
+      String field = group + "." + c.getName();
+      var given = values[next++];
+      if (given == null) {
+        throw new InvalidInput(
+            "%s (%s)".formatted(spec.label(), field), "missing", "a value", "it is needed");
+      }
+      check(given, spec, field);
+    }
+  }
+
+  private static void check(Given given, Spec spec, String field) {
+    if (given.quantity() != spec.quantity()) {
+      throw new InvalidInput(
+          "%s (%s)".formatted(spec.label(), field),
+          "a " + given.quantity().name().toLowerCase(java.util.Locale.ROOT),
+          "a " + spec.quantity().name().toLowerCase(java.util.Locale.ROOT),
+          "the unit does not fit");
+    }
+    if (!(given.si() >= spec.min() - 1e-12 && given.si() <= spec.max() + 1e-12)) {
+      throw InvalidInput.outside(field, spec, given.si());
+    }
+    if (!(given.spread() >= 0) || Double.isInfinite(given.spread())) {
+      throw new InvalidInput(
+          "%s (%s)".formatted(spec.label(), field) + " spread",
+          String.valueOf(given.spread()),
+          "zero or more",
+          "it is a standard deviation");
+    }
+  }
+
+  private static Object read(Object record, String name) {
+    try {
+      for (var c : record.getClass().getRecordComponents()) {
+        if (c.getName().equals(name)) {
+          return c.getAccessor().invoke(record);
+        }
+      }
+      throw new IllegalArgumentException("There is no input " + name);
+    } catch (IllegalAccessException | InvocationTargetException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** A copy of a record with one component replaced. */
+  static Object rebuild(Object record, String name, Object value) {
+    var components = record.getClass().getRecordComponents();
+    var types = new Class<?>[components.length];
+    var values = new Object[components.length];
+    for (int i = 0; i < components.length; i++) {
+      RecordComponent c = components[i];
+      types[i] = c.getType();
+      values[i] = c.getName().equals(name) ? value : read(record, c.getName());
+    }
+    try {
+      return record.getClass().getDeclaredConstructor(types).newInstance(values);
+    } catch (InvocationTargetException e) {
+      if (e.getCause() instanceof RuntimeException cause) {
+        throw cause;
+      }
+      throw new IllegalStateException(e);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

@@ -1,0 +1,37 @@
+package grandbore.core.combustion;
+
+/**
+ * Heat transfer from the gas to the walls of the cylinder: G. Woschni, SAE 670931, with the
+ * constants given by Heywood (1988), equation 12.19, from memory.
+ */
+public final class Woschni {
+  private static final double SCALE = 3.26;
+  private static final double GAS_EXCHANGE = 6.18;
+  private static final double CLOSED = 2.28;
+  private static final double COMBUSTION = 3.24e-3;
+
+  private final double boreTerm;
+
+  /**
+   * @param bore m
+   */
+  public Woschni(double bore) {
+    boreTerm = SCALE * Math.pow(bore, -0.2);
+  }
+
+  /**
+   * Coefficient of heat transfer, W/(m² K).
+   *
+   * @param meanPistonSpeed m/s
+   * @param open whether a valve is open
+   * @param combustion swept volume × reference temperature over reference pressure and volume,
+   *     times firing less motored pressure, K: zero before the spark
+   */
+  public double coefficient(
+      double pascal, double kelvin, double meanPistonSpeed, boolean open, double combustion) {
+    double speed =
+        (open ? GAS_EXCHANGE : CLOSED) * meanPistonSpeed + COMBUSTION * Math.max(0, combustion);
+    double product = pascal / 1000 * speed;
+    return boreTerm * Math.pow(product, 0.8) * Math.pow(kelvin, -0.55);
+  }
+}

@@ -1,0 +1,28 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combination.Combination;
+import java.util.Collections;
+import java.util.List;
+
+/**
+ * A combination with the volumes its cylinders really have.
+ *
+ * @param clearances volume of each cylinder at top centre, m³, cylinder 1 first
+ */
+public record BuiltEngine(Combination combination, List<Double> clearances) {
+  public BuiltEngine {
+    clearances = List.copyOf(clearances);
+    if (clearances.size() != combination.bottomEnd().cylinders()) {
+      throw new IllegalArgumentException("One clearance volume a cylinder is wanted");
+    }
+  }
+
+  /** All cylinders as the sum of the inputs has them. */
+  public static BuiltEngine asSpecified(Combination c) {
+    return new BuiltEngine(c, Collections.nCopies(c.bottomEnd().cylinders(), c.clearanceVolume()));
+  }
+
+  double[] clearanceArray() {
+    return clearances.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+}

@@ -1,0 +1,47 @@
+package grandbore.core.prediction;
+
+/**
+ * One speed's result, SI.
+ *
+ * @param rpm rev/min
+ * @param torque brake torque, N m
+ * @param power brake power, W
+ * @param volumetricEfficiency air taken in over the displacement full of outside air
+ * @param imep indicated mean pressure of compression and expansion stroke, Pa
+ * @param pmep mean pressure lost in gas exchange, Pa; positive where it costs
+ * @param fmep friction mean pressure, Pa
+ * @param fuelPerJoule brake specific fuel consumption, kg/J
+ * @param airFlow kg/s
+ * @param trappedMass charge in one cylinder at closing, kg
+ * @param residual burned share of the trapped charge
+ * @param peakPressure Pa
+ * @param peakAngle crank rad after top centre
+ * @param spark crank rad before top centre
+ * @param halfBurned crank rad after top centre
+ * @param exhaustTemperature of the gas that leaves the cylinder, mass mean, K
+ * @param plenumPressure mean, Pa
+ * @param cycles run until it was periodic
+ * @param converged whether torque and trapped mass changed by less than 0.1 % a cycle
+ * @param note why not, empty where converged
+ */
+public record CurvePoint(
+    double rpm,
+    double torque,
+    double power,
+    double volumetricEfficiency,
+    double imep,
+    double pmep,
+    double fmep,
+    double fuelPerJoule,
+    double airFlow,
+    double trappedMass,
+    double residual,
+    double peakPressure,
+    double peakAngle,
+    double spark,
+    double halfBurned,
+    double exhaustTemperature,
+    double plenumPressure,
+    int cycles,
+    boolean converged,
+    String note) {}

@@ -1,0 +1,42 @@
+package grandbore.core.prediction;
+
+/** What one cylinder did in one cycle, from firing top centre to firing top centre. SI. */
+final class CycleTotals {
+  /** Work to the piston in compression and expansion, J. */
+  double grossWork;
+
+  /** Work to the piston in exhaust and intake stroke, J; negative where it costs. */
+  double pumpWork;
+
+  double heat;
+  double trapped;
+  double residual;
+  double inflow;
+  double peakPressure;
+  double peakAngle;
+  double spark;
+  double halfBurned;
+  double atOpening;
+
+  void add(double work, boolean gasExchange, double pressure, double phase) {
+    if (gasExchange) {
+      pumpWork += work;
+    } else {
+      grossWork += work;
+    }
+    if (pressure > peakPressure) {
+      peakPressure = pressure;
+      peakAngle = phase > 2 * Math.PI ? phase - Cylinder.CYCLE : phase;
+    }
+  }
+
+  double netWork() {
+    return grossWork + pumpWork;
+  }
+
+  /** The cycle starts at top centre, in the middle of the burn that the last one lit. */
+  void carryBurn(CycleTotals before) {
+    spark = before.spark;
+    halfBurned = before.halfBurned;
+  }
+}

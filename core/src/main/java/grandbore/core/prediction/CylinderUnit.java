@@ -1,0 +1,107 @@
+package grandbore.core.prediction;
+
+import grandbore.core.flow.FlowCurve;
+import grandbore.core.valvetrain.ValveLift;
+import grandbore.core.waves.Pipe;
+import grandbore.core.waves.PipeEnd;
+
+/** One cylinder with its valves, its runner and port, its exhaust port and primary. */
+final class CylinderUnit {
+  private final Cylinder cylinder;
+  private final Pipe intake;
+  private final Pipe exhaust;
+  private final ValveLift intakeLift;
+  private final ValveLift exhaustLift;
+  private final FlowCurve intakeFlow;
+  private final FlowCurve exhaustFlow;
+  private final PipeEnd intakeValve;
+  private final PipeEnd exhaustValve;
+  private double inducted;
+  private double lastInducted;
+  private double exhaustHeat;
+  private double exhaustMass;
+  private double exhaustTemperature;
+  private int cycles;
+
+  CylinderUnit(EngineParts parts, double phase, double clearance) {
+    cylinder = parts.cylinder(phase, clearance);
+    intake = parts.intakePipe();
+    exhaust = parts.exhaustPipe();
+    intakeLift = parts.intakeLift();
+    exhaustLift = parts.exhaustLift();
+    intakeFlow = parts.intakeFlow();
+    exhaustFlow = parts.exhaustFlow();
+    intakeValve = new PipeEnd(parts.gas(), intake, false, cylinder);
+    exhaustValve = new PipeEnd(parts.gas(), exhaust, true, cylinder);
+  }
+
+  void copyFrom(CylinderUnit other) {
+    cylinder.copyFrom(other.cylinder);
+    intake.copyState(other.intake);
+    exhaust.copyState(other.exhaust);
+  }
+
+  /** Finds the flow through both valves. */
+  void coupleValves(double dt, double halfAngle) {
+    double phase = cylinder.phase() + halfAngle;
+    double lift = intakeLift.at(phase);
+    double outLift = exhaustLift.at(phase);
+    boolean shut = lift <= 0 && outLift <= 0;
+    if (!cylinder.isClosed() && shut) {
+      cylinder.close();
+    } else if (cylinder.isClosed() && !shut) {
+      cylinder.open();
+    }
+    intakeValve.open(lift <= 0 ? 0 : intakeFlow.at(lift));
+    exhaustValve.open(outLift <= 0 ? 0 : exhaustFlow.at(outLift));
+    intakeValve.couple(dt);
+    exhaustValve.couple(dt);
+    double fresh = intakeValve.massFlow() - intakeValve.burnedFlow();
+    inducted += fresh * dt;
+    double out = -exhaustValve.massFlow() * dt;
+    exhaustMass += out;
+    exhaustHeat += out * cylinder.temperature();
+  }
+
+  /** Moves the gas in the cylinder on; returns true where a cycle has ended. */
+  boolean advance(double dt, double angle, double meanPistonSpeed) {
+    double before = cylinder.phase();
+    cylinder.advance(dt, angle, meanPistonSpeed);
+    if (cylinder.phase() < before) {
+      lastInducted = inducted;
+      exhaustTemperature = exhaustMass > 0 ? exhaustHeat / exhaustMass : 0;
+      inducted = 0;
+      exhaustMass = 0;
+      exhaustHeat = 0;
+      cycles++;
+      return true;
+    }
+    return false;
+  }
+
+  Cylinder cylinder() {
+    return cylinder;
+  }
+
+  Pipe intake() {
+    return intake;
+  }
+
+  Pipe exhaust() {
+    return exhaust;
+  }
+
+  /** Fresh charge taken in through the valve in the last cycle, kg. */
+  double inducted() {
+    return lastInducted;
+  }
+
+  /** Mass-mean temperature of the gas that left through the exhaust valve, K. */
+  double exhaustTemperature() {
+    return exhaustTemperature;
+  }
+
+  int cycles() {
+    return cycles;
+  }
+}

@@ -1,0 +1,222 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.waves.Atmosphere;
+import grandbore.core.waves.Orifice;
+import grandbore.core.waves.Pipe;
+import grandbore.core.waves.PipeEnd;
+import grandbore.core.waves.Volume;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The engine as a network: cylinders with their pipes, the plenum they share, a collector a bank. A
+ * live network holds one cylinder and plays its flows again for the others.
+ */
+final class EngineNetwork {
+  /** Flow coefficient of a runner's mouth with a worked radius. */
+  private static final double MOUTH = 0.95;
+
+  private static final double LARGEST_ANGLE = Math.toRadians(1);
+
+  private final EngineParts parts;
+  private final int cylinders;
+  private final List<CylinderUnit> units = new ArrayList<>();
+  private final List<PipeEnd> mouths = new ArrayList<>();
+  private final List<Pipe> pipes = new ArrayList<>();
+  private final List<Collector> collectors = new ArrayList<>();
+  private final Atmosphere inletAir;
+  private final Volume plenum;
+  private final Orifice meter;
+  private final boolean live;
+  private final Replay plenumReplay = new Replay();
+  private final double[] flows = new double[5];
+  private double plenumPressureSum;
+  private double elapsed;
+
+  /**
+   * @param clearances volume of each cylinder at top centre, m³, by number
+   */
+  EngineNetwork(EngineParts parts, boolean live, double[] clearances) {
+    this.parts = parts;
+    this.live = live;
+    var c = parts.combination();
+    var bottom = c.bottomEnd();
+    cylinders = bottom.cylinders();
+    inletAir = parts.inletAir();
+    boolean shared = c.intake().manifold() == Intake.Manifold.PLENUM;
+    double pascal = c.weather().pressure().si();
+    plenum =
+        shared
+            ? new Volume(
+                parts.gas(), c.intake().plenumVolume().si(), pascal, parts.chargeTemperature(), 0)
+            : null;
+    meter = shared ? new Orifice(parts.gas(), inletAir, plenum, parts.meterArea()) : null;
+    int banks = bottom.layout() == grandbore.core.combination.BottomEnd.Layout.VEE ? 2 : 1;
+    int solvedBanks = live ? 1 : banks;
+    for (int b = 0; b < solvedBanks; b++) {
+      collectors.add(
+          c.exhaust().kind() == Exhaust.Kind.HEADERS
+              ? new MergeCollector(parts, cylinders / banks, live)
+              : new LogCollector(parts, cylinders / banks, live));
+    }
+    for (int k = 0; k < (live ? 1 : cylinders); k++) {
+      int number = live ? 1 : bottom.firingOrder().get(k);
+      double phase = live || k == 0 ? 0 : Cylinder.CYCLE * (1 - (double) k / cylinders);
+      double clearance = live ? mean(clearances) : clearances[number - 1];
+      var unit = new CylinderUnit(parts, phase, clearance);
+      units.add(unit);
+      pipes.add(unit.intake());
+      pipes.add(unit.exhaust());
+      var mouth = new PipeEnd(parts.gas(), unit.intake(), true, shared ? plenum : inletAir);
+      double area = MOUTH * c.intake().runnerEntry().si();
+      mouth.open(shared ? area : Math.min(area, parts.meterArea()));
+      mouths.add(mouth);
+      collectors.get(live ? 0 : bottom.bank(number)).join(unit);
+    }
+    for (var collector : collectors) {
+      pipes.add(collector.pipe());
+    }
+  }
+
+  private static double mean(double[] values) {
+    double sum = 0;
+    for (double v : values) {
+      sum += v;
+    }
+    return sum / values.length;
+  }
+
+  /** Moves everything on by one stable step; returns the crank angle it took, rad. */
+  double step(double speed, double meanPistonSpeed) {
+    double dt = LARGEST_ANGLE / speed;
+    for (int i = 0; i < pipes.size(); i++) {
+      dt = Math.min(dt, pipes.get(i).stableStep());
+    }
+    double angle = dt * speed;
+    for (int i = 0; i < pipes.size(); i++) {
+      pipes.get(i).predict(dt);
+    }
+    for (int i = 0; i < units.size(); i++) {
+      units.get(i).coupleValves(dt, 0.5 * angle);
+    }
+    for (int i = 0; i < mouths.size(); i++) {
+      mouths.get(i).couple(dt);
+    }
+    if (plenum != null) {
+      copyToPlenum(dt);
+      meter.couple(dt);
+      plenum.settle();
+      plenumPressureSum += plenum.pressure() * dt;
+      elapsed += dt;
+    }
+    for (int i = 0; i < collectors.size(); i++) {
+      collectors.get(i).couple(dt, units.get(0).cylinder().phase());
+    }
+    for (int i = 0; i < pipes.size(); i++) {
+      pipes.get(i).update(dt);
+    }
+    for (int i = 0; i < units.size(); i++) {
+      units.get(i).advance(dt, angle, meanPistonSpeed);
+    }
+    return angle;
+  }
+
+  /** Live: the other cylinders' flows, from this one's, each at its own phase. */
+  private void copyToPlenum(double dt) {
+    if (!live || cylinders == 1) {
+      return;
+    }
+    double phase = units.get(0).cylinder().phase();
+    var mouth = mouths.get(0);
+    flows[0] = mouth.massFlow();
+    flows[1] = 0;
+    flows[2] = mouth.energyFlow();
+    flows[3] = mouth.burnedFlow();
+    flows[Replay.PRESSURE] = plenum.pressure();
+    plenumReplay.record(phase, flows);
+    double admittance = mouth.admittance();
+    for (int k = 1; k < cylinders; k++) {
+      if (!plenumReplay.isReady()) {
+        plenum.receive(mouth.massFlow() * dt, mouth.energyFlow() * dt, mouth.burnedFlow() * dt);
+        continue;
+      }
+      plenumReplay.at(shifted(phase, k, cylinders), flows);
+      double h = parts.gas().enthalpy(plenum.temperature(), plenum.burned());
+      Replay.answer(flows, admittance, plenum.pressure(), h, plenum.burned());
+      plenum.receive(flows[0] * dt, flows[2] * dt, flows[3] * dt);
+    }
+  }
+
+  static double shifted(double phase, int k, int of) {
+    double at = phase - Cylinder.CYCLE * k / of;
+    return at < 0 ? at + Cylinder.CYCLE : at;
+  }
+
+  List<CylinderUnit> units() {
+    return units;
+  }
+
+  int cylinders() {
+    return cylinders;
+  }
+
+  int cells() {
+    return pipes.stream().mapToInt(Pipe::cells).sum();
+  }
+
+  /** Mean plenum pressure since the last call, Pa; of the air where there is no plenum. */
+  double takePlenumPressure() {
+    double mean = elapsed > 0 ? plenumPressureSum / elapsed : inletAir.pressure();
+    plenumPressureSum = 0;
+    elapsed = 0;
+    return mean;
+  }
+
+  /** Mass of all gas inside, kg. */
+  double mass() {
+    double sum = plenum == null ? 0 : plenum.mass();
+    for (var p : pipes) {
+      sum += p.mass();
+    }
+    for (var u : units) {
+      sum += u.cylinder().mass();
+    }
+    for (var c : collectors) {
+      sum += c.mass();
+    }
+    return sum;
+  }
+
+  /** Energy of all gas inside, J. */
+  double energy() {
+    double sum = plenum == null ? 0 : plenum.energy();
+    for (var p : pipes) {
+      sum += p.energy();
+    }
+    for (var u : units) {
+      sum += u.cylinder().energy();
+    }
+    for (var c : collectors) {
+      sum += c.energy();
+    }
+    return sum;
+  }
+
+  /** Heat given to all pipe walls since the start, J. */
+  double heatToPipes() {
+    return pipes.stream().mapToDouble(Pipe::heatToWall).sum();
+  }
+
+  /** Mass taken from the air outside less mass given back at the tail, since the start, kg. */
+  double massTaken() {
+    return -inletAir.received()
+        - collectors.stream().mapToDouble(c -> c.outside().received()).sum();
+  }
+
+  double energyTaken() {
+    return -inletAir.receivedEnergy()
+        - collectors.stream().mapToDouble(c -> c.outside().receivedEnergy()).sum();
+  }
+}

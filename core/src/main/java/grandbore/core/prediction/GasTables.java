@@ -1,0 +1,23 @@
+package grandbore.core.prediction;
+
+import grandbore.core.gas.FuelKind;
+import grandbore.core.gas.WorkingGas;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** Gas tables by fuel, mixture and moisture: making one costs more than a step of a curve. */
+final class GasTables {
+  private record Key(FuelKind fuel, double lambda, double water) {}
+
+  private static final int MOST = 64;
+  private static final ConcurrentHashMap<Key, WorkingGas> KEPT = new ConcurrentHashMap<>();
+
+  private GasTables() {}
+
+  static WorkingGas of(FuelKind fuel, double lambda, double water) {
+    if (KEPT.size() > MOST) {
+      KEPT.clear();
+    }
+    return KEPT.computeIfAbsent(
+        new Key(fuel, lambda, water), k -> new WorkingGas(k.fuel, k.lambda, k.water));
+  }
+}

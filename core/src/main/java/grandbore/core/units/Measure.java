@@ -1,0 +1,110 @@
+package grandbore.core.units;
+
+import static tech.units.indriya.unit.Units.CELSIUS;
+import static tech.units.indriya.unit.Units.CUBIC_METRE;
+import static tech.units.indriya.unit.Units.GRAM;
+import static tech.units.indriya.unit.Units.KELVIN;
+import static tech.units.indriya.unit.Units.KILOGRAM;
+import static tech.units.indriya.unit.Units.METRE;
+import static tech.units.indriya.unit.Units.PASCAL;
+import static tech.units.indriya.unit.Units.RADIAN;
+import static tech.units.indriya.unit.Units.SECOND;
+import static tech.units.indriya.unit.Units.SQUARE_METRE;
+import static tech.units.indriya.unit.Units.WATT;
+
+import java.util.Arrays;
+import java.util.Optional;
+import javax.measure.Unit;
+import javax.measure.UnitConverter;
+import tech.units.indriya.AbstractUnit;
+
+/** The units a person may write, each with its conversion to SI. */
+public enum Measure {
+  METRES("m", METRE),
+  MILLIMETRES("mm", METRE.divide(1000)),
+  MICROMETRES("µm", METRE.divide(1_000_000)),
+  INCHES("in", METRE.multiply(0.0254)),
+  THOU("thou", METRE.multiply(0.0254).divide(1000)),
+  SQUARE_METRES("m2", SQUARE_METRE),
+  SQUARE_CENTIMETRES("cm2", SQUARE_METRE.divide(10_000)),
+  SQUARE_INCHES("in2", SQUARE_METRE.multiply(0.0254 * 0.0254)),
+  CUBIC_METRES("m3", CUBIC_METRE),
+  CUBIC_CENTIMETRES("cc", CUBIC_METRE.divide(1_000_000)),
+  LITRES("l", CUBIC_METRE.divide(1000)),
+  CUBIC_INCHES("in3", CUBIC_METRE.multiply(0.0254 * 0.0254 * 0.0254)),
+  RADIANS("rad", RADIAN),
+  DEGREES("deg", RADIAN.multiply(Math.PI / 180)),
+  CUBIC_METRES_PER_SECOND("m3/s", CUBIC_METRE.divide(SECOND)),
+  LITRES_PER_SECOND("l/s", CUBIC_METRE.divide(1000).divide(SECOND)),
+  CUBIC_FEET_PER_MINUTE("cfm", CUBIC_METRE.multiply(0.028316846592 / 60).divide(SECOND)),
+  PASCALS("Pa", PASCAL),
+  KILOPASCALS("kPa", PASCAL.multiply(1000)),
+  BAR("bar", PASCAL.multiply(100_000)),
+  PSI("psi", PASCAL.multiply(6894.757293168)),
+  INCHES_OF_WATER("inH2O", PASCAL.multiply(249.08891)),
+  INCHES_OF_MERCURY("inHg", PASCAL.multiply(3386.389)),
+  KELVINS("K", KELVIN),
+  DEGREES_CELSIUS("°C", CELSIUS),
+  DEGREES_FAHRENHEIT("°F", KELVIN.divide(1.8).shift(459.67)),
+  RPM("rpm", RADIAN.multiply(Math.PI / 30).divide(SECOND)),
+  METRES_PER_SECOND("m/s", METRE.divide(SECOND)),
+  FEET_PER_MINUTE("ft/min", METRE.multiply(0.3048 / 60).divide(SECOND)),
+  WATTS("W", WATT),
+  KILOWATTS("kW", WATT.multiply(1000)),
+  HORSEPOWER("hp", WATT.multiply(745.699871582)),
+  NEWTON_METRES("N·m", AbstractUnit.ONE),
+  POUND_FEET("lb·ft", AbstractUnit.ONE.multiply(1.3558179483314004)),
+  KILOGRAMS("kg", KILOGRAM),
+  GRAMS("g", GRAM),
+  NONE("", AbstractUnit.ONE),
+  PERCENT("%", AbstractUnit.ONE.divide(100));
+
+  private final String symbol;
+  private final UnitConverter toSi;
+  private final UnitConverter fromSi;
+
+  Measure(String symbol, Unit<?> unit) {
+    this.symbol = symbol;
+    this.toSi =
+        unit.getSystemUnit().equals(unit) ? null : ((AbstractUnit<?>) unit).getSystemConverter();
+    this.fromSi = toSi == null ? null : toSi.inverse();
+  }
+
+  public String symbol() {
+    return symbol;
+  }
+
+  /** A value written in this unit, in SI. */
+  public double toSi(double value) {
+    return toSi == null ? value : toSi.convert(value);
+  }
+
+  /** An SI value in this unit. */
+  public double fromSi(double si) {
+    return fromSi == null ? si : fromSi.convert(si);
+  }
+
+  /** The size of an SI difference in this unit, without any offset of its zero. */
+  public double differenceFromSi(double si) {
+    return fromSi(si) - fromSi(0);
+  }
+
+  /** The unit of this symbol; common other spellings are understood. */
+  public static Optional<Measure> of(String written) {
+    String s =
+        switch (written.strip()) {
+          case "\"", "inch", "inches" -> "in";
+          case "cm³", "cm3", "ccm", "ml" -> "cc";
+          case "in³", "cid", "ci" -> "in3";
+          case "in²" -> "in2";
+          case "cm²" -> "cm2";
+          case "°", "degrees", "degree" -> "deg";
+          case "um", "micron" -> "µm";
+          case "L", "litre", "liter" -> "l";
+          case "F", "degF" -> "°F";
+          case "C", "degC" -> "°C";
+          default -> written.strip();
+        };
+    return Arrays.stream(values()).filter(m -> m.symbol.equalsIgnoreCase(s)).findFirst();
+  }
+}
