@@ -32,6 +32,7 @@ final class EngineNetwork {
   private final boolean live;
   private final Replay plenumReplay = new Replay();
   private final double[] flows = new double[5];
+  private final double[] copy = new double[5];
   private double plenumPressureSum;
   private double elapsed;
 
@@ -132,20 +133,20 @@ final class EngineNetwork {
     var mouth = mouths.get(0);
     flows[0] = mouth.massFlow();
     flows[1] = 0;
-    flows[2] = mouth.energyFlow();
-    flows[3] = mouth.burnedFlow();
+    flows[2] = mouth.pipeEnthalpy();
+    flows[3] = mouth.pipeBurned();
     flows[Replay.PRESSURE] = plenum.pressure();
     plenumReplay.record(phase, flows);
     double admittance = mouth.admittance();
     for (int k = 1; k < cylinders; k++) {
-      if (!plenumReplay.isReady()) {
-        plenum.receive(mouth.massFlow() * dt, mouth.energyFlow() * dt, mouth.burnedFlow() * dt);
-        continue;
+      if (plenumReplay.isReady()) {
+        plenumReplay.at(shifted(phase, k, cylinders), copy);
+      } else {
+        System.arraycopy(flows, 0, copy, 0, copy.length);
       }
-      plenumReplay.at(shifted(phase, k, cylinders), flows);
       double h = parts.gas().enthalpy(plenum.temperature(), plenum.burned());
-      Replay.answer(flows, admittance, plenum.pressure(), h, plenum.burned());
-      plenum.receive(flows[0] * dt, flows[2] * dt, flows[3] * dt);
+      Replay.answer(copy, admittance, plenum.pressure(), h, plenum.burned());
+      plenum.receive(copy[0] * dt, copy[2] * dt, copy[3] * dt);
     }
   }
 

@@ -49,8 +49,8 @@ final class LogCollector extends Collector {
     var solved = branches.getLast();
     flows[0] = solved.massFlow();
     flows[1] = 0;
-    flows[2] = solved.energyFlow();
-    flows[3] = solved.burnedFlow();
+    flows[2] = solved.pipeEnthalpy();
+    flows[3] = solved.pipeBurned();
   }
 
   @Override

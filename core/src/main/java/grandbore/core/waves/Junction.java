@@ -146,13 +146,18 @@ public final class Junction {
     b.burned = b.mass * y;
   }
 
-  /** Flow out of a branch's pipe into the cell: mass, axial momentum, energy, burned mass. */
+  /**
+   * Flow out of a branch's pipe into the cell, mass and axial momentum; stagnation enthalpy, J/kg,
+   * and burned share of the gas just inside that pipe.
+   */
   public void branchFlow(int branch, double[] out) {
     var b = branches.get(branch);
     out[0] = b.mass;
     out[1] = b.cosine * (b.momentum - pressure * b.inside.area);
-    out[2] = b.energy;
-    out[3] = b.burned;
+    out[2] =
+        gas.enthalpy(b.inside.temperature, b.inside.burned)
+            + 0.5 * b.inside.velocity * b.inside.velocity;
+    out[3] = b.inside.burned;
   }
 
   /** Acoustic admittance of a branch, kg/(s Pa). */

@@ -167,19 +167,20 @@ public final class PipeEnd {
     return mass;
   }
 
-  /** Energy flow out of the pipe, W. */
-  public double energyFlow() {
-    return power;
-  }
-
   /** Burned mass flow out of the pipe, kg/s. */
   public double burnedFlow() {
     return burnedFlow;
   }
 
-  /** Pressure in the pipe next to this end, Pa. */
-  public double pipePressure() {
-    return pipe.pressure[atStart ? 0 : pipe.cells() - 1];
+  /** Stagnation enthalpy of the gas just inside the pipe, J/kg. */
+  public double pipeEnthalpy() {
+    return gas.enthalpy(inside.temperature, inside.burned)
+        + 0.5 * inside.velocity * inside.velocity;
+  }
+
+  /** Burned share of the gas just inside the pipe. */
+  public double pipeBurned() {
+    return inside.burned;
   }
 
   /** Acoustic admittance of the pipe at this end, kg/(s Pa). */
