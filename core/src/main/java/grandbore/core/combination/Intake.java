@@ -1,6 +1,7 @@
 package grandbore.core.combination;
 
 import static grandbore.core.units.Quantity.AIRFLOW;
+import static grandbore.core.units.Quantity.ANGLE;
 import static grandbore.core.units.Quantity.AREA;
 import static grandbore.core.units.Quantity.LENGTH;
 import static grandbore.core.units.Quantity.PRESSURE;
@@ -14,6 +15,7 @@ import static grandbore.core.units.Quantity.VOLUME;
  */
 public record Intake(
     Manifold manifold,
+    Fuelling fuelling,
     @Spec(
             label = "Runner length",
             quantity = LENGTH,
@@ -21,6 +23,13 @@ public record Intake(
             max = 1.2,
             why = "it is measured from the plenum to the head's face")
         Given runnerLength,
+    @Spec(
+            label = "Runner turn",
+            quantity = ANGLE,
+            min = 0,
+            max = 6.29,
+            why = "it is the sum of the runner's bends")
+        Given runnerTurn,
     @Spec(
             label = "Runner entry section",
             quantity = AREA,
@@ -61,15 +70,24 @@ public record Intake(
         Intake.class,
         "intake",
         runnerLength,
+        runnerTurn,
         runnerEntry,
         runnerExit,
         plenumVolume,
         meterFlow,
         ratingDepression);
-    if (manifold == null) {
+    if (manifold == null || fuelling == null) {
       throw new InvalidInput(
-          "Manifold (intake.manifold)", "missing", "PLENUM or INDIVIDUAL", "it is needed");
+          "Intake (intake.manifold, intake.fuelling)", "missing", "both kinds", "they are needed");
     }
+  }
+
+  /** Where the fuel goes in. */
+  public enum Fuelling {
+    /** Ahead of the runners: most of it evaporates from the air's own heat. */
+    CARBURETTOR,
+    /** At the valve: most of it evaporates from the heat of valve and port. */
+    PORT_INJECTION
   }
 
   /** How the runners begin. */

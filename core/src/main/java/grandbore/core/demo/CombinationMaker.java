@@ -177,10 +177,12 @@ public final class CombinationMaker {
         exhaust);
   }
 
-  /** Inches, square inches, cc, cfm at a depression in inHg. */
+  /** Inches, degrees, square inches, cc, cfm at a depression in inHg. */
   public static Intake intake(
       Intake.Manifold manifold,
+      Intake.Fuelling fuelling,
       double length,
+      double turn,
       double entry,
       double exit,
       double plenum,
@@ -189,7 +191,9 @@ public final class CombinationMaker {
       Provenance from) {
     return new Intake(
         manifold,
+        fuelling,
         inches(length, from),
+        degrees(turn, from),
         Given.of(entry, SQUARE_INCHES, Quantity.AREA, from),
         Given.of(exit, SQUARE_INCHES, Quantity.AREA, from),
         cc(plenum, from),

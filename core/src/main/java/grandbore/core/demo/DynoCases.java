@@ -4,6 +4,8 @@ import static grandbore.core.combination.BottomEnd.Layout.INLINE;
 import static grandbore.core.combination.BottomEnd.Layout.VEE;
 import static grandbore.core.combination.Exhaust.Kind.CAST_MANIFOLD;
 import static grandbore.core.combination.Exhaust.Kind.HEADERS;
+import static grandbore.core.combination.Intake.Fuelling.CARBURETTOR;
+import static grandbore.core.combination.Intake.Fuelling.PORT_INJECTION;
 import static grandbore.core.combination.Intake.Manifold.PLENUM;
 import static grandbore.core.combination.Provenance.ASSUMED;
 import static grandbore.core.combination.Provenance.CARD;
@@ -86,7 +88,7 @@ public final class DynoCases {
                 sheet(CARD, .1, 66, .2, 140, .3, 200, .4, 252, .5, 290, .6, 318),
                 sheet(CARD, .1, 56, .2, 108, .3, 155, .4, 190, .5, 212, .6, 224),
                 ASSUMED),
-            intake(PLENUM, 5.5, 3.0, 2.6, 1500, 850, 1.5, CARD),
+            intake(PLENUM, CARBURETTOR, 5.5, 60, 3.0, 2.6, 1500, 850, 1.5, CARD),
             exhaust(HEADERS, 32, 1.80, 14, 3.4, 0, ASSUMED),
             mixture(FuelKind.RACE_110, 0.88)),
         4000,
@@ -124,7 +126,7 @@ public final class DynoCases {
                 sheet(CARD, .1, 64, .2, 134, .3, 190, .4, 235, .5, 262, .55, 270),
                 sheet(CARD, .1, 56, .2, 104, .3, 145, .4, 175, .5, 195, .55, 200),
                 ASSUMED),
-            intake(PLENUM, 5.5, 2.7, 2.4, 1400, 750, 1.5, ASSUMED),
+            intake(PLENUM, CARBURETTOR, 5.5, 60, 2.7, 2.4, 1400, 750, 1.5, ASSUMED),
             exhaust(HEADERS, 32, 1.75, 14, 3.2, 0, ASSUMED),
             mixture(FuelKind.PUMP_93, 0.88)),
         4000,
@@ -171,7 +173,7 @@ public final class DynoCases {
                 sheet(CARD, .1, 66, .2, 135, .3, 185, .4, 212, .457, 220),
                 sheet(CARD, .1, 58, .2, 105, .3, 135, .4, 150, .466, 156),
                 ASSUMED),
-            intake(PLENUM, 10.5, 2.4, 2.2, 5000, 900, 1.5, ASSUMED),
+            intake(PLENUM, PORT_INJECTION, 10.5, 150, 2.4, 2.2, 5000, 900, 1.5, ASSUMED),
             exhaust,
             mixture(FuelKind.PUMP_91, 0.88)),
         2500,
@@ -209,7 +211,7 @@ public final class DynoCases {
                 sheet(CARD, .1, 62, .2, 130, .3, 185, .4, 225, .5, 243, .58, 248),
                 sheet(CARD, .1, 56, .2, 105, .3, 145, .4, 168, .5, 180, .58, 184),
                 ASSUMED),
-            intake(PLENUM, 5.5, 2.6, 2.3, 1400, 750, 1.5, CARD),
+            intake(PLENUM, CARBURETTOR, 5.5, 60, 2.6, 2.3, 1400, 750, 1.5, CARD),
             exhaust(HEADERS, 32, 1.625, 14, 3.0, 0, ASSUMED),
             mixture(FuelKind.PUMP_93, 0.88)),
         3500,
@@ -239,7 +241,7 @@ public final class DynoCases {
                 sheet(CARD, .1, 92, .2, 190, .3, 272, .4, 318, .5, 340),
                 sheet(CARD, .1, 78, .2, 155, .3, 208, .4, 236, .5, 246),
                 ASSUMED),
-            intake(PLENUM, 5.5, 3.2, 2.7, 3500, 750, 1.5, ASSUMED),
+            intake(PLENUM, PORT_INJECTION, 5.5, 30, 3.2, 2.7, 3500, 750, 1.5, ASSUMED),
             exhaust(HEADERS, 30, 1.75, 16, 2.6, 0, ASSUMED),
             mixture(FuelKind.RACE_110, 0.88)),
         4500,
@@ -279,7 +281,7 @@ public final class DynoCases {
                 sheet(CARD, .1, 78, .2, 158, .3, 212, .33, 222),
                 sheet(CARD, .1, 66, .2, 128, .3, 162, .33, 168),
                 ASSUMED),
-            intake(PLENUM, 12, 2.1, 2.1, 5000, 650, 1.5, ASSUMED),
+            intake(PLENUM, PORT_INJECTION, 12, 150, 2.1, 2.1, 5000, 650, 1.5, ASSUMED),
             exhaust(CAST_MANIFOLD, 5, 1.5, 20, 2.2, 400, ASSUMED),
             mixture(FuelKind.PUMP_91, 0.92)),
         2500,

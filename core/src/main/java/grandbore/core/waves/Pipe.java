@@ -34,6 +34,9 @@ public final class Pipe {
   private final double[] roughness;
   private final double[] heatFactor;
 
+  /** Velocity heads lost in bends, a metre. */
+  private final double[] bends;
+
   // Conserved, a cubic metre: mass, momentum, energy, burned mass.
   private final double[] density;
   private final double[] momentum;
@@ -80,6 +83,7 @@ public final class Pipe {
     wallTemperature = new double[cells];
     roughness = new double[cells];
     heatFactor = new double[cells];
+    bends = new double[cells];
     for (int i = 0; i <= cells; i++) {
       area[i] = shape.areaAt(i * cellLength);
     }
@@ -90,6 +94,7 @@ public final class Pipe {
       wallTemperature[i] = section.wallTemperature();
       roughness[i] = section.frictionFactor();
       heatFactor[i] = section.heatFactor();
+      bends[i] = section.bendLoss() / section.length();
       volume[i] = cellLength * (area[i] + 4 * mid + area[i + 1]) / 6;
       diameter[i] = Math.sqrt(4 * mid / Math.PI);
     }
@@ -309,7 +314,7 @@ public final class Pipe {
       double speed = Math.abs(velocity[i]);
       double reynolds = Math.max(2000, density[i] * speed * diameter[i] / viscosity);
       double f = roughness[i] * 0.0791 / Math.sqrt(Math.sqrt(reynolds));
-      friction[i] = 2 * f / diameter[i];
+      friction[i] = 2 * f / diameter[i] + 0.5 * bends[i];
       double cp = gas.cv(t, burned[i]) + gas.gasConstant(burned[i]);
       double stillAir = heatFactor[i] > 0 ? 4 : 0;
       double h =

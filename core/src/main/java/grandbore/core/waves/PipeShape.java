@@ -11,6 +11,7 @@ public record PipeShape(List<Section> sections) {
    * @param wallTemperature K
    * @param frictionFactor multiple of the smooth straight pipe's friction, for bends and roughness
    * @param heatFactor multiple of Colburn's heat transfer, for pulsating entry flow
+   * @param bendLoss velocity heads lost in the section's bends
    */
   public record Section(
       double length,
@@ -18,7 +19,8 @@ public record PipeShape(List<Section> sections) {
       double endArea,
       double wallTemperature,
       double frictionFactor,
-      double heatFactor) {
+      double heatFactor,
+      double bendLoss) {
     private double areaAt(double x) {
       double a = Math.sqrt(startArea);
       double d = a + x / length * (Math.sqrt(endArea) - a);
@@ -32,7 +34,7 @@ public record PipeShape(List<Section> sections) {
 
   /** A smooth adiabatic frictionless pipe, for checks against acoustics and shock tubes. */
   public static PipeShape ideal(double length, double startArea, double endArea) {
-    return new PipeShape(List.of(new Section(length, startArea, endArea, 300, 0, 0)));
+    return new PipeShape(List.of(new Section(length, startArea, endArea, 300, 0, 0, 0)));
   }
 
   public double length() {
