@@ -62,11 +62,11 @@ public record Combination(
     double across =
         Math.sqrt(heads.intakeValves()) * heads.intakeValve().si()
             + Math.sqrt(heads.exhaustValves()) * heads.exhaustValve().si();
-    if (across > 1.35 * bottomEnd.bore().si()) {
+    if (across > 1.1 * bottomEnd.bore().si()) {
       throw new InvalidInput(
           "Valves (heads.intakeValve, heads.exhaustValve)",
           Quantity.LENGTH.show(across, UnitSystem.METRIC) + " side by side",
-          "up to 1.35 bores",
+          "up to 1.10 bores",
           "they would not find room in the chamber");
     }
     lift("Intake", cam.intakeLobeLift(), valveTrain.intakeRocker(), valveTrain.intakeLash());

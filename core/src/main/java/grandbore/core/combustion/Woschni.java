@@ -4,7 +4,7 @@ package grandbore.core.combustion;
  * Heat transfer from the gas to the walls of the cylinder: G. Woschni, SAE 670931, with the
  * constants given by Heywood (1988), equation 12.19, from memory.
  */
-public final class Woschni {
+public final class Woschni implements HeatTransfer {
   private static final double SCALE = 3.26;
   private static final double GAS_EXCHANGE = 6.18;
   private static final double CLOSED = 2.28;
@@ -19,14 +19,7 @@ public final class Woschni {
     boreTerm = SCALE * Math.pow(bore, -0.2);
   }
 
-  /**
-   * Coefficient of heat transfer, W/(m² K).
-   *
-   * @param meanPistonSpeed m/s
-   * @param open whether a valve is open
-   * @param combustion swept volume × reference temperature over reference pressure and volume,
-   *     times firing less motored pressure, K: zero before the spark
-   */
+  @Override
   public double coefficient(
       double pascal, double kelvin, double meanPistonSpeed, boolean open, double combustion) {
     double speed =

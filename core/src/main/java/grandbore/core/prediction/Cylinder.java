@@ -2,7 +2,7 @@ package grandbore.core.prediction;
 
 import grandbore.core.combustion.Burn;
 import grandbore.core.combustion.BurnAngles;
-import grandbore.core.combustion.Woschni;
+import grandbore.core.combustion.HeatTransfer;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.Reservoir;
 
@@ -23,7 +23,7 @@ final class Cylinder implements Reservoir {
   private final WorkingGas gas;
   private final CylinderGeometry geometry;
   private final BurnAngles burnAngles;
-  private final Woschni heat;
+  private final HeatTransfer heat;
 
   private double phase;
   private double volume;
@@ -51,15 +51,21 @@ final class Cylinder implements Reservoir {
   private double referenceVolume;
 
   private double work;
+  private double heatLost;
   private CycleTotals totals = new CycleTotals();
   private CycleTotals last = new CycleTotals();
 
   Cylinder(
-      WorkingGas gas, CylinderGeometry geometry, BurnAngles burnAngles, double phase, double p) {
+      WorkingGas gas,
+      CylinderGeometry geometry,
+      BurnAngles burnAngles,
+      HeatTransfer heat,
+      double phase,
+      double p) {
     this.gas = gas;
     this.geometry = geometry;
     this.burnAngles = burnAngles;
-    this.heat = new Woschni(geometry.bore());
+    this.heat = heat;
     this.phase = phase;
     sparkAdvance = Math.toRadians(28);
     volume = geometry.volume(phase);
@@ -98,7 +104,7 @@ final class Cylinder implements Reservoir {
 
   /** A twin that can be run on its own, its valves shut. */
   Cylinder twin() {
-    var twin = new Cylinder(gas, geometry, burnAngles, phase, pressure);
+    var twin = new Cylinder(gas, geometry, burnAngles, heat, phase, pressure);
     twin.copyFrom(this);
     return twin;
   }
@@ -145,6 +151,7 @@ final class Cylinder implements Reservoir {
     double q = heatLoss(meanPistonSpeed) * dt;
     energy -= q;
     totals.heat += q;
+    heatLost += q;
     if (burning) {
       afterSpark += angle;
       double share = BURNED_IN_THE_END * burn.at(afterSpark);
@@ -276,6 +283,16 @@ final class Cylinder implements Reservoir {
 
   CycleTotals lastCycle() {
     return last;
+  }
+
+  /** Work to the piston since the start, J. */
+  double work() {
+    return work;
+  }
+
+  /** Heat to the walls since the start, J. */
+  double heatLost() {
+    return heatLost;
   }
 
   double phase() {

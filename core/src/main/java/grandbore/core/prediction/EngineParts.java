@@ -4,6 +4,7 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combustion.BurnAngles;
+import grandbore.core.combustion.Woschni;
 import grandbore.core.flow.FlowCurve;
 import grandbore.core.gas.Air;
 import grandbore.core.gas.FuelKind;
@@ -105,6 +106,7 @@ final class EngineParts {
             BurnAngles.flamePathFor(valves),
             c.mixture().fuel(),
             c.mixture().lambda().si()),
+        new Woschni(b.bore().si()),
         phase,
         c.weather().pressure().si());
   }

@@ -53,7 +53,7 @@ public enum Measure {
   KILOWATTS("kW", WATT.multiply(1000)),
   HORSEPOWER("hp", WATT.multiply(745.699871582)),
   NEWTON_METRES("N·m", AbstractUnit.ONE),
-  POUND_FEET("lb·ft", AbstractUnit.ONE.multiply(1.3558179483314004)),
+  POUND_FEET("lb·ft", AbstractUnit.ONE.multiply(1.3558179483314)),
   KILOGRAMS("kg", KILOGRAM),
   GRAMS("g", GRAM),
   NONE("", AbstractUnit.ONE),

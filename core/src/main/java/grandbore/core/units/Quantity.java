@@ -94,6 +94,9 @@ public enum Quantity {
 
   /** The bare number as shown, in the system's unit and with its digits. */
   public String number(double si, UnitSystem system) {
+    if (!Double.isFinite(si)) {
+      return "not a number";
+    }
     return String.format(
         java.util.Locale.ROOT, "%." + digits(system) + "f", unit(system).fromSi(si) + 0.0);
   }

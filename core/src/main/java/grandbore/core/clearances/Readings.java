@@ -1,0 +1,82 @@
+package grandbore.core.clearances;
+
+import grandbore.core.combination.Provenance;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** All readings of one engine and what they come to. */
+public record Readings(List<Reading> all) {
+  /**
+   * What the readings at one place come to.
+   *
+   * @param value SI
+   * @param count readings that make it
+   * @param range largest less smallest of the repeats, SI
+   */
+  public record Result(double value, int count, double range, Provenance provenance) {}
+
+  public Readings {
+    all = List.copyOf(all);
+  }
+
+  private List<Reading> standing(Measurement m, int place, Reading.Side side) {
+    return all.stream()
+        .filter(r -> !r.struck() && r.measurement() == m && r.place() == place && r.side() == side)
+        .toList();
+  }
+
+  /** The mean of one side's readings. */
+  public Optional<Result> side(Measurement m, int place, Reading.Side side) {
+    var found = standing(m, place, side);
+    if (found.isEmpty()) {
+      return Optional.empty();
+    }
+    var s = found.stream().mapToDouble(Reading::value).summaryStatistics();
+    return Optional.of(
+        new Result(
+            s.getAverage(),
+            found.size(),
+            s.getMax() - s.getMin(),
+            found.size() > 1 ? Provenance.REPEATED : Provenance.MEASURED));
+  }
+
+  /**
+   * The value at one place. Where it is read on both sides of the pin's axis both are needed: their
+   * mean takes the piston's rock out.
+   */
+  public Optional<Result> at(Measurement m, int place) {
+    if (!m.isTwoSided()) {
+      return side(m, place, Reading.Side.NONE);
+    }
+    var thrust = side(m, place, Reading.Side.THRUST);
+    var opposite = side(m, place, Reading.Side.OPPOSITE);
+    if (thrust.isEmpty() || opposite.isEmpty()) {
+      return Optional.empty();
+    }
+    var a = thrust.get();
+    var b = opposite.get();
+    return Optional.of(
+        new Result(
+            0.5 * (a.value() + b.value()),
+            a.count() + b.count(),
+            Math.max(a.range(), b.range()),
+            a.provenance().and(b.provenance())));
+  }
+
+  /** Whether one side of the pin's axis was read and the other was not. */
+  public boolean isHalfRead(Measurement m, int place) {
+    return m.isTwoSided()
+        && side(m, place, Reading.Side.THRUST).isPresent()
+            != side(m, place, Reading.Side.OPPOSITE).isPresent();
+  }
+
+  /** The values at all places from 1 on that have one. */
+  public List<Result> over(Measurement m, int places) {
+    var found = new ArrayList<Result>();
+    for (int p = 1; p <= places; p++) {
+      at(m, p).ifPresent(found::add);
+    }
+    return found;
+  }
+}

@@ -1,0 +1,18 @@
+package grandbore.core.combustion;
+
+/** Heat transfer from the gas to the walls of the cylinder. */
+@FunctionalInterface
+public interface HeatTransfer {
+  /**
+   * Coefficient of heat transfer, W/(m² K).
+   *
+   * @param pascal pressure of the gas
+   * @param kelvin mean temperature of the gas
+   * @param meanPistonSpeed m/s
+   * @param open whether a valve is open
+   * @param combustion swept volume × reference temperature over reference pressure and volume,
+   *     times firing less motored pressure, K: zero before the spark
+   */
+  double coefficient(
+      double pascal, double kelvin, double meanPistonSpeed, boolean open, double combustion);
+}

@@ -1,0 +1,109 @@
+package grandbore.core.prediction;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.core.combustion.BurnAngles;
+import grandbore.core.combustion.HeatTransfer;
+import grandbore.core.combustion.Woschni;
+import grandbore.core.gas.FuelKind;
+import grandbore.core.gas.WorkingGas;
+import grandbore.core.geometry.SliderCrank;
+import org.assertj.core.data.Percentage;
+import org.hipparchus.ode.ODEState;
+import org.hipparchus.ode.OrdinaryDifferentialEquation;
+import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
+import org.junit.jupiter.api.Test;
+
+class CylinderTest {
+  private static final SliderCrank CRANK = new SliderCrank(0.044, 0.152, 0);
+  private static final double BORE = 0.102;
+  private static final double STEP = Math.toRadians(0.5);
+  private static final double SPEED = 400;
+
+  private static CylinderGeometry geometry(double ratio) {
+    double swept = Math.PI / 4 * BORE * BORE * 0.088;
+    return new CylinderGeometry(CRANK, BORE, swept / (ratio - 1), 2.4);
+  }
+
+  private static Cylinder atBottom(WorkingGas gas, CylinderGeometry g, HeatTransfer heat) {
+    return new Cylinder(
+        gas, g, new BurnAngles(BORE, 1, FuelKind.PUMP_93, 0.9), heat, 3 * Math.PI, 1e5);
+  }
+
+  private static void turn(Cylinder c, double angle) {
+    int steps = (int) Math.round(angle / STEP);
+    for (int i = 0; i < steps; i++) {
+      c.advance(STEP / SPEED, STEP, 12);
+    }
+  }
+
+  /** Heat at constant volume, compression and expansion without loss: 1 − r^(1−γ). */
+  @Test
+  void theIdealOttoCycleComesOut() {
+    for (double ratio : new double[] {8, 10, 13}) {
+      var c = atBottom(WorkingGas.perfect(287, 1.35), geometry(ratio), (p, t, s, o, w) -> 0);
+      turn(c, Math.PI);
+      double heat = 1500;
+      c.receive(0, heat, 0);
+      // Settle the pressure with a turn of no angle before the piston moves.
+      c.advance(1e-9, 0, 12);
+      turn(c, Math.PI);
+      assertThat(c.work() / heat)
+          .isCloseTo(1 - Math.pow(ratio, -0.35), Percentage.withPercentage(0.1));
+    }
+  }
+
+  /** The motored closed cycle with real gas and wall heat, integrated by a library's solver. */
+  @Test
+  void theClosedCycleMatchesALibrarysAdaptiveIntegrator() {
+    var gas = new WorkingGas(FuelKind.PUMP_93, 0.9, 0);
+    var g = geometry(10.5);
+    var heat = new Woschni(BORE);
+    var c = atBottom(gas, g, heat);
+    double mass = c.mass();
+    double y = c.burned();
+    var equation =
+        new OrdinaryDifferentialEquation() {
+          @Override
+          public int getDimension() {
+            return 2;
+          }
+
+          @Override
+          public double[] computeDerivatives(double angle, double[] state) {
+            double t = gas.temperature(state[0] / mass, y, 400);
+            double v = g.volume(angle);
+            double p = mass * gas.gasConstant(y) * t / v;
+            double q = heat.coefficient(p, t, 12, true, 0) * g.wallTerm(v, t) / SPEED;
+            double w = p * g.boreArea() * CRANK.slope(angle);
+            return new double[] {-w - q, w};
+          }
+        };
+    var solved =
+        new DormandPrince853Integrator(1e-6, 0.02, 1e-6, 1e-8)
+            .integrate(
+                equation, new ODEState(3 * Math.PI, new double[] {c.energy(), 0}), 4.8 * Math.PI);
+    turn(c, 1.8 * Math.PI);
+    assertThat(c.energy() - mass * gas.energy(300, y))
+        .isCloseTo(
+            solved.getPrimaryState()[0] - mass * gas.energy(300, y),
+            Percentage.withPercentage(0.1));
+  }
+
+  /** Fired: all the charge's energy is in the gas, the walls or the piston's work. */
+  @Test
+  void burningKeepsTheEnergyAndTwoZonesStayHot() {
+    var gas = new WorkingGas(FuelKind.PUMP_93, 0.9, 0);
+    var c = atBottom(gas, geometry(10.5), new Woschni(BORE));
+    double before = c.energy();
+    c.close();
+    c.setSpark(Math.toRadians(28));
+    turn(c, 1.7 * Math.PI);
+    assertThat(c.energy() + c.work() + c.heatLost())
+        .isCloseTo(before, Percentage.withPercentage(1e-6));
+    assertThat(c.lastCycle().peakPressure + c.pressure()).isGreaterThan(1e5);
+    assertThat(c.burned()).isGreaterThan(0.95);
+    assertThat(c.temperature()).isBetween(1500.0, 2300.0);
+    assertThat(c.work()).isGreaterThan(500);
+  }
+}
