@@ -1,0 +1,12 @@
+package grandbore.book;
+
+import grandbore.core.build.Build;
+import grandbore.core.clearances.Reading;
+import java.util.List;
+
+/** One build with all its readings, as it goes in and out as one document. */
+public record BuildDocument(Build build, List<Reading> readings) {
+  public BuildDocument {
+    readings = List.copyOf(readings);
+  }
+}

@@ -1,0 +1,165 @@
+package grandbore.book;
+
+import com.fasterxml.jackson.core.JsonParseException;
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import grandbore.core.build.Build;
+import grandbore.core.build.SpeedRange;
+import grandbore.core.clearances.Application;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.units.Measure;
+import grandbore.core.units.UnitSystem;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** Builds as JSON documents: format grand-bore-build, version 1. Refused whole where damaged. */
+public final class BuildJson {
+  static final String FORMAT = "grand-bore-build";
+  static final int VERSION = 1;
+
+  private static final JsonMapper MAPPER =
+      JsonMapper.builder()
+          .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+          .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+          .enable(StreamReadFeature.INCLUDE_SOURCE_IN_LOCATION)
+          .build();
+  private static final JsonSchema SCHEMA =
+      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+          .getSchema(BuildSchema.asNode());
+
+  private BuildJson() {}
+
+  /** The document's text, indented. */
+  public static String write(BuildDocument document) {
+    try {
+      return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(toNode(document)) + "\n";
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /**
+   * Reads a document.
+   *
+   * @throws FormatException with the place of the damage
+   * @throws InvalidInput where a value can't be
+   */
+  public static BuildDocument read(String text) {
+    JsonNode node;
+    try {
+      node = MAPPER.readTree(text);
+    } catch (JsonParseException e) {
+      var at = e.getLocation();
+      throw new FormatException(
+          "Not a whole JSON document: line %d, column %d: %s"
+              .formatted(at.getLineNr(), at.getColumnNr(), firstLine(e.getOriginalMessage())),
+          e);
+    } catch (JsonProcessingException e) {
+      throw new FormatException("Not a JSON document: " + firstLine(e.getOriginalMessage()), e);
+    }
+    if (node == null || node.isMissingNode() || !node.isObject()) {
+      throw new FormatException("Not a JSON document: it is empty or not an object");
+    }
+    if (!FORMAT.equals(node.path("format").asText())) {
+      throw new FormatException(
+          "format is “%s”; allowed: %s, because other files hold other things"
+              .formatted(node.path("format").asText(), FORMAT));
+    }
+    if (node.path("version").asInt() != VERSION) {
+      throw new FormatException(
+          "version is %s; allowed: 1 to %d, because later ones may hold what this program does not know"
+              .formatted(node.path("version").asText(), VERSION));
+    }
+    var faults = SCHEMA.validate(node);
+    if (!faults.isEmpty()) {
+      var first =
+          faults.stream()
+              .min(Comparator.comparing(m -> m.getInstanceLocation().toString()))
+              .orElseThrow();
+      throw new FormatException(first.getMessage().replaceFirst("^\\$\\.?", "at "));
+    }
+    return fromNode(node);
+  }
+
+  private static String firstLine(String message) {
+    int end = message.indexOf('\n');
+    return end < 0 ? message : message.substring(0, end);
+  }
+
+  private static ObjectNode toNode(BuildDocument document) {
+    var build = document.build();
+    var node = JsonNodeFactory.instance.objectNode();
+    node.put("format", FORMAT);
+    node.put("version", VERSION);
+    node.put("name", build.name());
+    node.put("units", build.units().name());
+    node.put("application", build.application().name());
+    node.putObject("speeds").put("from", build.speeds().from()).put("to", build.speeds().to());
+    node.set("combination", CombinationJson.write(build.combination(), build.units()));
+    var list = node.putArray("readings");
+    for (var r : document.readings()) {
+      var unit = r.measurement().quantity().unit(build.units());
+      list.addObject()
+          .put("measurement", r.measurement().name())
+          .put("place", r.place())
+          .put("side", r.side().name())
+          .put("value", CombinationJson.tidy(unit.fromSi(r.value())))
+          .put("unit", unit.symbol())
+          .put("by", r.by())
+          .put("instrument", r.instrument())
+          .put("at", r.at().toString())
+          .put("struck", r.struck());
+    }
+    return node;
+  }
+
+  private static BuildDocument fromNode(JsonNode node) {
+    var combination = CombinationJson.read(node.get("name").asText(), node.get("combination"));
+    var speeds = node.get("speeds");
+    var build =
+        new Build(
+            UnitSystem.valueOf(node.get("units").asText()),
+            Application.valueOf(node.get("application").asText()),
+            new SpeedRange(speeds.get("from").asDouble(), speeds.get("to").asDouble()),
+            combination);
+    List<Reading> readings = new ArrayList<>();
+    for (var r : node.path("readings")) {
+      var m = Measurement.valueOf(r.get("measurement").asText());
+      String symbol = r.get("unit").asText();
+      var unit =
+          Measure.of(symbol)
+              .filter(m.quantity()::accepts)
+              .orElseThrow(
+                  () ->
+                      new InvalidInput(
+                          "Reading " + (readings.size() + 1) + " unit",
+                          symbol,
+                          m.quantity().unit(UnitSystem.METRIC).symbol(),
+                          "it is a " + m.label()));
+      readings.add(
+          new Reading(
+              readings.size() + 1,
+              m,
+              r.get("place").asInt(),
+              Reading.Side.valueOf(r.get("side").asText()),
+              unit.toSi(r.get("value").asDouble()),
+              r.path("by").asText(""),
+              r.path("instrument").asText(""),
+              Instant.parse(r.get("at").asText()),
+              r.path("struck").asBoolean(false)));
+    }
+    return new BuildDocument(build, readings);
+  }
+}

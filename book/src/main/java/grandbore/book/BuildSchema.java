@@ -1,0 +1,209 @@
+package grandbore.book;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import grandbore.core.clearances.Application;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.Given;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Spec;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
+import java.lang.reflect.RecordComponent;
+import java.util.List;
+import java.util.stream.Stream;
+
+/** The JSON Schema of a build document, made from the records themselves so that it stays true. */
+public final class BuildSchema {
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+  private BuildSchema() {}
+
+  /** The schema's text, as published. */
+  public static String text() {
+    try {
+      return JsonMapper.builder()
+              .build()
+              .writerWithDefaultPrettyPrinter()
+              .writeValueAsString(asNode())
+          + "\n";
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  static ObjectNode asNode() {
+    var root = object();
+    root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+    root.put("title", "Grand Bore build, version " + BuildJson.VERSION);
+    root.put(
+        "description",
+        "One engine combination with its readings. Every number carries its unit; ranges are given"
+            + " in SI and metric beside each input.");
+    property(root, "format", NODES.objectNode().put("const", BuildJson.FORMAT));
+    property(root, "version", NODES.objectNode().put("const", BuildJson.VERSION));
+    property(
+        root,
+        "name",
+        NODES.objectNode().put("type", "string").put("minLength", 1).put("maxLength", 120));
+    property(root, "units", words(UnitSystem.values()));
+    property(root, "application", words(Application.values()));
+    var speeds = object();
+    property(speeds, "from", number("rpm"));
+    property(speeds, "to", number("rpm"));
+    property(root, "speeds", speeds);
+    var combination = object();
+    for (var group : Combination.class.getRecordComponents()) {
+      if (group.getType().isRecord()) {
+        var inner = object();
+        for (var c : group.getType().getRecordComponents()) {
+          property(inner, c.getName(), component(c));
+        }
+        property(combination, group.getName(), inner);
+      }
+    }
+    property(root, "combination", combination);
+    var readings = NODES.objectNode().put("type", "array");
+    readings.set("items", reading());
+    ((ObjectNode) root.get("properties")).set("readings", readings);
+    return root;
+  }
+
+  private static ObjectNode component(RecordComponent c) {
+    if (c.getType() == Given.class) {
+      return given(c.getAnnotation(Spec.class));
+    }
+    if (c.getType() == FlowSheet.class) {
+      return sheet();
+    }
+    if (c.getType() == int.class) {
+      return NODES.objectNode().put("type", "integer").put("minimum", 1);
+    }
+    if (c.getType() == List.class) {
+      var list = NODES.objectNode().put("type", "array");
+      list.set("items", NODES.objectNode().put("type", "integer").put("minimum", 1));
+      return list;
+    }
+    return words(
+        Stream.of(c.getType().getEnumConstants()).map(e -> (Enum<?>) e).toArray(Enum[]::new));
+  }
+
+  private static ObjectNode given(Spec spec) {
+    var q = spec.quantity();
+    var node = object();
+    node.put("title", spec.label());
+    node.put(
+        "description",
+        "%s to %s; %s"
+            .formatted(
+                q.show(spec.min(), UnitSystem.METRIC),
+                q.show(spec.max(), UnitSystem.METRIC),
+                spec.why()));
+    property(node, "value", NODES.objectNode().put("type", "number"));
+    property(node, "unit", units(q));
+    property(node, "provenance", provenance());
+    ((ObjectNode) node.get("properties"))
+        .set(
+            "spread",
+            NODES
+                .objectNode()
+                .put("type", "number")
+                .put("minimum", 0)
+                .put("description", "one standard deviation, in the same unit"));
+    return node;
+  }
+
+  private static ObjectNode sheet() {
+    var node = object();
+    property(node, "depression", NODES.objectNode().put("type", "number"));
+    property(node, "depressionUnit", units(Quantity.DEPRESSION));
+    property(node, "liftUnit", units(Quantity.LENGTH));
+    property(node, "flowUnit", units(Quantity.AIRFLOW));
+    property(node, "provenance", provenance());
+    var row = NODES.objectNode().put("type", "array").put("minItems", 2).put("maxItems", 2);
+    row.set("items", NODES.objectNode().put("type", "number"));
+    var rows = NODES.objectNode().put("type", "array");
+    rows.put("description", "pairs of valve lift and flow, lifts rising");
+    rows.set("items", row);
+    property(node, "rows", rows);
+    return node;
+  }
+
+  private static ObjectNode reading() {
+    var node = object();
+    property(node, "measurement", words(Measurement.values()));
+    property(node, "place", NODES.objectNode().put("type", "integer").put("minimum", 1));
+    property(node, "side", words(Reading.Side.values()));
+    property(node, "value", NODES.objectNode().put("type", "number"));
+    property(node, "unit", NODES.objectNode().put("type", "string"));
+    property(
+        node,
+        "at",
+        NODES
+            .objectNode()
+            .put("type", "string")
+            .put("pattern", "^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d+)?)?Z$")
+            .put("description", "UTC, ISO 8601"));
+    var optional = (ObjectNode) node.get("properties");
+    optional.set("by", NODES.objectNode().put("type", "string"));
+    optional.set("instrument", NODES.objectNode().put("type", "string"));
+    optional.set("struck", NODES.objectNode().put("type", "boolean"));
+    return node;
+  }
+
+  private static ObjectNode units(Quantity q) {
+    var list = NODES.arrayNode();
+    for (var m : Measure.values()) {
+      if (q.accepts(m)) {
+        list.add(m.symbol());
+      }
+    }
+    var node = NODES.objectNode();
+    node.set("enum", list);
+    return node;
+  }
+
+  private static ObjectNode provenance() {
+    var list = NODES.arrayNode();
+    for (var p : Provenance.values()) {
+      list.add(p.word());
+    }
+    var node = NODES.objectNode();
+    node.set("enum", list);
+    return node;
+  }
+
+  private static ObjectNode words(Enum<?>... values) {
+    var list = NODES.arrayNode();
+    for (var v : values) {
+      list.add(v.name());
+    }
+    var node = NODES.objectNode();
+    node.set("enum", list);
+    return node;
+  }
+
+  private static ObjectNode number(String unit) {
+    return NODES.objectNode().put("type", "number").put("description", unit);
+  }
+
+  private static ObjectNode object() {
+    var node = NODES.objectNode().put("type", "object");
+    node.set("properties", NODES.objectNode());
+    node.set("required", NODES.arrayNode());
+    node.put("additionalProperties", false);
+    return node;
+  }
+
+  private static void property(ObjectNode object, String name, ObjectNode schema) {
+    ((ObjectNode) object.get("properties")).set(name, schema);
+    ((ArrayNode) object.get("required")).add(name);
+  }
+}

@@ -1,0 +1,206 @@
+package grandbore.book;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.Given;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Spec;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** The combination's records as JSON, component by component, each number with its unit. */
+final class CombinationJson {
+  private static final MathContext DIGITS = new MathContext(12);
+
+  private CombinationJson() {}
+
+  /** Twelve digits: more than any instrument gives, and no tails of binary fractions. */
+  static BigDecimal tidy(double value) {
+    var rounded = new BigDecimal(value).round(DIGITS).stripTrailingZeros();
+    return rounded.scale() < 0 ? rounded.setScale(0) : rounded;
+  }
+
+  static ObjectNode write(Combination combination, UnitSystem units) {
+    var node = JsonNodeFactory.instance.objectNode();
+    for (var group : Combination.class.getRecordComponents()) {
+      if (group.getType().isRecord()) {
+        var inner = node.putObject(group.getName());
+        Object record = value(group, combination);
+        for (var c : group.getType().getRecordComponents()) {
+          put(inner, c.getName(), value(c, record), units);
+        }
+      }
+    }
+    return node;
+  }
+
+  private static void put(ObjectNode node, String name, Object value, UnitSystem units) {
+    switch (value) {
+      case Given g -> {
+        var unit = g.quantity().unit(units);
+        node.putObject(name)
+            .put("value", tidy(unit.fromSi(g.si())))
+            .put("unit", unit.symbol())
+            .put("provenance", word(g.provenance()))
+            .put("spread", tidy(unit.differenceFromSi(g.spread())));
+      }
+      case FlowSheet sheet -> putSheet(node.putObject(name), sheet, units);
+      case Enum<?> e -> node.put(name, e.name());
+      case Integer i -> node.put(name, i);
+      case List<?> list -> {
+        var array = node.putArray(name);
+        list.forEach(i -> array.add((Integer) i));
+      }
+      default -> throw new IllegalStateException(name);
+    }
+  }
+
+  private static void putSheet(ObjectNode node, FlowSheet sheet, UnitSystem units) {
+    var depression = Quantity.DEPRESSION.unit(units);
+    var lift = Quantity.LENGTH.unit(units);
+    var flow = Quantity.AIRFLOW.unit(units);
+    node.put("depression", tidy(depression.fromSi(sheet.depression())))
+        .put("depressionUnit", depression.symbol())
+        .put("liftUnit", lift.symbol())
+        .put("flowUnit", flow.symbol())
+        .put("provenance", word(sheet.provenance()));
+    var rows = node.putArray("rows");
+    for (var row : sheet.rows()) {
+      rows.addArray().add(tidy(lift.fromSi(row.lift()))).add(tidy(flow.fromSi(row.flow())));
+    }
+  }
+
+  static String word(Provenance p) {
+    return p.word();
+  }
+
+  static Provenance provenance(String word) {
+    return Provenance.valueOf(word.toUpperCase(Locale.ROOT));
+  }
+
+  static Combination read(String name, JsonNode node) {
+    var components = Combination.class.getRecordComponents();
+    var values = new Object[components.length];
+    for (int i = 0; i < components.length; i++) {
+      var group = components[i];
+      values[i] =
+          group.getType().isRecord()
+              ? readGroup(group.getType(), node.get(group.getName()), group.getName())
+              : name;
+    }
+    return (Combination) make(Combination.class, values);
+  }
+
+  private static Object readGroup(Class<?> type, JsonNode node, String group) {
+    var components = type.getRecordComponents();
+    var values = new Object[components.length];
+    for (int i = 0; i < components.length; i++) {
+      var c = components[i];
+      values[i] = readComponent(c, node.get(c.getName()), group + "." + c.getName());
+    }
+    return make(type, values);
+  }
+
+  private static Object readComponent(RecordComponent c, JsonNode node, String path) {
+    if (c.getType() == Given.class) {
+      return given(c.getAnnotation(Spec.class), node, path);
+    }
+    if (c.getType() == FlowSheet.class) {
+      return sheet(node, path);
+    }
+    if (c.getType() == int.class) {
+      return node.asInt();
+    }
+    if (c.getType() == List.class) {
+      var list = new ArrayList<Integer>();
+      node.forEach(n -> list.add(n.asInt()));
+      return list;
+    }
+    for (Object constant : c.getType().getEnumConstants()) {
+      if (((Enum<?>) constant).name().equals(node.asText())) {
+        return constant;
+      }
+    }
+    throw new FormatException("at combination." + path + ": unknown word " + node.asText());
+  }
+
+  private static Given given(Spec spec, JsonNode node, String path) {
+    var unit = unit(node.get("unit").asText(), spec.quantity(), path);
+    var from = provenance(node.get("provenance").asText());
+    double si = unit.toSi(node.get("value").asDouble());
+    double spread =
+        node.has("spread")
+            ? unit.toSi(node.get("spread").asDouble()) - unit.toSi(0)
+            : Given.usualSpread(si, spec.quantity(), from);
+    return new Given(si, spec.quantity(), from, spread);
+  }
+
+  private static Measure unit(String symbol, Quantity quantity, String path) {
+    return Measure.of(symbol)
+        .filter(quantity::accepts)
+        .orElseThrow(
+            () ->
+                new InvalidInput(
+                    path + " unit",
+                    "“" + symbol + "”",
+                    "%s or %s"
+                        .formatted(
+                            quantity.unit(UnitSystem.METRIC).symbol(),
+                            quantity.unit(UnitSystem.US).symbol()),
+                    "it is a " + quantity.name().toLowerCase(Locale.ROOT)));
+  }
+
+  private static FlowSheet sheet(JsonNode node, String path) {
+    var depression =
+        unit(node.get("depressionUnit").asText(), Quantity.DEPRESSION, path + " depression");
+    var lift = unit(node.get("liftUnit").asText(), Quantity.LENGTH, path + " lift");
+    var flow = unit(node.get("flowUnit").asText(), Quantity.AIRFLOW, path + " flow");
+    var rows = new ArrayList<FlowSheet.Row>();
+    for (var row : node.get("rows")) {
+      rows.add(
+          new FlowSheet.Row(lift.toSi(row.get(0).asDouble()), flow.toSi(row.get(1).asDouble())));
+    }
+    return new FlowSheet(
+        depression.toSi(node.get("depression").asDouble()),
+        provenance(node.get("provenance").asText()),
+        rows);
+  }
+
+  private static Object value(RecordComponent c, Object record) {
+    try {
+      return c.getAccessor().invoke(record);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static Object make(Class<?> type, Object[] values) {
+    var components = type.getRecordComponents();
+    var types = new Class<?>[components.length];
+    for (int i = 0; i < types.length; i++) {
+      types[i] = components[i].getType();
+    }
+    try {
+      return type.getDeclaredConstructor(types).newInstance(values);
+    } catch (InvocationTargetException e) {
+      if (e.getCause() instanceof RuntimeException cause) {
+        throw cause;
+      }
+      throw new IllegalStateException(e);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}

@@ -1,0 +1,14 @@
+package grandbore.book;
+
+/** A file that can't be read: says where and why, in one line. */
+public final class FormatException extends RuntimeException {
+  private static final long serialVersionUID = 1;
+
+  public FormatException(String message) {
+    super(message);
+  }
+
+  FormatException(String message, Throwable cause) {
+    super(message, cause);
+  }
+}

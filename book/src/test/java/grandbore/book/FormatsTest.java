@@ -1,0 +1,130 @@
+package grandbore.book;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.build.Build;
+import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.Predictor;
+import grandbore.core.units.UnitSystem;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class FormatsTest {
+  private static final BuildDocument EIGHT =
+      new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings());
+
+  @ParameterizedTest
+  @EnumSource(UnitSystem.class)
+  void aBuildComesBackAsItWentOut(UnitSystem units) {
+    for (var build : List.of(DemoBuilds.hillClimbEight(), DemoBuilds.paddockFour())) {
+      var back =
+          BuildJson.read(BuildJson.write(new BuildDocument(build.with(units), List.of()))).build();
+      for (var field : Specs.fields()) {
+        var was = field.get(build.combination());
+        var is = field.get(back.combination());
+        assertThat(is.si())
+            .as(field.path())
+            .isCloseTo(was.si(), within(1e-8 + 1e-8 * Math.abs(was.si())));
+        assertThat(is.provenance()).isEqualTo(was.provenance());
+        assertThat(is.spread()).isCloseTo(was.spread(), within(1e-8 + 1e-6 * was.spread()));
+      }
+      assertThat(back.combination().heads().intakeFlow().rows())
+          .hasSameSizeAs(build.combination().heads().intakeFlow().rows());
+    }
+    assertThat(BuildJson.read(BuildJson.write(EIGHT)).readings()).hasSameSizeAs(EIGHT.readings());
+  }
+
+  @Test
+  void thePublishedSchemaIsTheOneInForce() throws IOException {
+    assertThat(Files.readString(Path.of("../docs/formats/build-1.schema.json")))
+        .isEqualTo(BuildSchema.text());
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"bore\" | \"boar\" | at combination",
+        "\"unit\" : \"in\" | \"unit\" : \"furlong\" | at combination",
+        "\"VEE\" | \"STAR\" | at combination.bottomEnd",
+        "\"version\" : 1 | \"version\" : 9 | version is 9",
+        "grand-bore-build | something-else | format is",
+        "\"value\" : 4.094 | \"value\" : 0.4 | Bore (bottomEnd.bore)",
+        "\"value\" : 4.094 | \"value\" : \"wide\" | at combination"
+      })
+  void aDamagedDocumentIsRefusedWholeWithThePlace(String what, String by, String says) {
+    String text = BuildJson.write(EIGHT);
+    assertThat(text).contains(what);
+    assertThatThrownBy(() -> BuildJson.read(text.replaceFirst(what, by)))
+        .isInstanceOfAny(FormatException.class, InvalidInput.class)
+        .hasMessageContaining(says)
+        .message()
+        .doesNotContain("\n");
+  }
+
+  @Test
+  void aTruncatedDocumentIsRefusedWithLineAndColumn() {
+    String text = BuildJson.write(EIGHT);
+    for (int cut = 0; cut < text.length() - 3; cut += 997) {
+      String part = text.substring(0, cut);
+      assertThatThrownBy(() -> BuildJson.read(part))
+          .isInstanceOf(FormatException.class)
+          .message()
+          .doesNotContain("\n");
+    }
+    assertThatThrownBy(() -> BuildJson.read(text.substring(0, 500)))
+        .hasMessageContaining("line")
+        .hasMessageContaining("column");
+  }
+
+  @Test
+  void aFlowSheetComesBackAndItsDamageIsNamedByLine() {
+    FlowSheet sheet = EIGHT.build().combination().heads().intakeFlow();
+    for (var units : UnitSystem.values()) {
+      var back = FlowSheetCsv.read(FlowSheetCsv.write(sheet, units), Provenance.CARD);
+      assertThat(back.depression()).isCloseTo(sheet.depression(), within(1e-3));
+      for (int i = 0; i < sheet.rows().size(); i++) {
+        assertThat(back.rows().get(i).flow()).isCloseTo(sheet.rows().get(i).flow(), within(1e-9));
+      }
+    }
+    String us = FlowSheetCsv.write(sheet, UnitSystem.US);
+    assertThat(us).startsWith("lift_in,flow_cfm_at_28_inH2O\n");
+    assertThatThrownBy(() -> FlowSheetCsv.read(us.replace("0.3,", "x,"), Provenance.CARD))
+        .hasMessageContaining("Line 4");
+    assertThatThrownBy(() -> FlowSheetCsv.read("lift,flow\n1,2\n", Provenance.CARD))
+        .hasMessageContaining("Line 1");
+  }
+
+  @Test
+  void aCurveIsATableWithUnitsInItsHeading() {
+    Build four = DemoBuilds.paddockFour();
+    try (var predictor = new Predictor()) {
+      var curve =
+          predictor.predict(
+              BuiltEngine.asSpecified(four.combination()), List.of(6000.0, 5000.0), Fidelity.LIVE);
+      String csv = CurveCsv.write(curve);
+      assertThat(csv)
+          .startsWith(
+              "rpm,brake_torque_nm,brake_power_kw,volumetric_efficiency,imep_kpa,pmep_kpa,fmep_kpa,"
+                  + "bsfc_g_per_kwh,air_kg_per_s,peak_pressure_kpa,converged");
+      assertThat(csv.lines()).hasSize(3);
+      assertThat(csv.lines().skip(1).findFirst().orElseThrow())
+          .startsWith("5000,")
+          .contains("true");
+    }
+  }
+}
