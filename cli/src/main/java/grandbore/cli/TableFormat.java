@@ -1,0 +1,7 @@
+package grandbore.cli;
+
+/** How a table is printed. */
+enum TableFormat {
+  CSV,
+  JSON
+}
