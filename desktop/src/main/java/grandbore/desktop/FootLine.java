@@ -1,0 +1,93 @@
+package grandbore.desktop;
+
+import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Measurement;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.session.Session;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+
+/**
+ * One line along the foot: trouble first, then what is outside its band, then how the curve went.
+ */
+final class FootLine extends HBox {
+  private final Session session;
+  private final Label words = new Label();
+  private final Label speed = new Label();
+  private String said = "";
+
+  FootLine(Session session, CurveService service) {
+    this.session = session;
+    getStyleClass().add("foot");
+    words.setId("foot");
+    var space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    speed.getStyleClass().add("soft");
+    getChildren().addAll(words, space, speed);
+    session.buildProperty().subscribe(b -> refresh(""));
+    session.readingsProperty().subscribe(r -> refresh(""));
+    session.troubleProperty().subscribe(t -> refresh(said));
+    service
+        .stateProperty()
+        .subscribe(
+            s ->
+                speed.setText(
+                    s.curve() == null
+                        ? ""
+                        : "%d speeds in %d ms"
+                            .formatted(s.curve().points().size(), s.milliseconds())));
+  }
+
+  /** Shows a message until the next edit. */
+  void say(String message) {
+    refresh(message);
+  }
+
+  private void refresh(String message) {
+    said = message;
+    String trouble = session.troubleProperty().get();
+    words.getStyleClass().removeAll("outside", "near");
+    if (!trouble.isEmpty()) {
+      words.setText("✕ " + trouble);
+      words.getStyleClass().add("outside");
+    } else if (!message.isEmpty()) {
+      words.setText(message);
+    } else {
+      words.setText(worst());
+    }
+  }
+
+  private String worst() {
+    var build = session.build();
+    var bottom = build.combination().bottomEnd();
+    for (var m : Measurement.values()) {
+      var band = Band.of(m, bottom, build.application());
+      if (band.isEmpty()) {
+        continue;
+      }
+      for (int p = 1; p <= 13; p++) {
+        var result = session.readings().at(m, p);
+        if (result.isPresent()) {
+          var verdict = band.get().judge(result.get().value());
+          if (verdict == Band.Verdict.TIGHT || verdict == Band.Verdict.WIDE) {
+            words.getStyleClass().add("outside");
+            var q = m.quantity();
+            return "▲ %s %d %s: %s, band %s to %s"
+                .formatted(
+                    m.label(),
+                    p,
+                    verdict.word(),
+                    q.show(result.get().value(), build.units()),
+                    q.show(band.get().least(), build.units()),
+                    q.show(band.get().most(), build.units()));
+          }
+        }
+      }
+    }
+    return session.readings().all().isEmpty()
+        ? "Nothing measured yet: every number is assumed or from a card"
+        : "● Every clearance that has a band lies inside it";
+  }
+}

@@ -1,0 +1,124 @@
+package grandbore.desktop;
+
+import grandbore.book.ShopBook;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.util.StringConverter;
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignI;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignU;
+
+/** Which build, in which units, and the way back. */
+final class TopBar extends HBox {
+  private boolean filling;
+
+  TopBar(Session session, Look look, Transfer transfer) {
+    getStyleClass().add("top-bar");
+    setAlignment(Pos.CENTER_LEFT);
+    setSpacing(8);
+    var name = new Label("GRAND BORE");
+    name.getStyleClass().add("wordmark");
+    var builds = new ComboBox<ShopBook.Entry>();
+    builds.setId("builds");
+    builds.setAccessibleText("build");
+    builds.setPrefWidth(230);
+    builds.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(ShopBook.Entry e) {
+            return e == null ? "" : e.name();
+          }
+
+          @Override
+          public ShopBook.Entry fromString(String text) {
+            throw new UnsupportedOperationException();
+          }
+        });
+    fill(builds, session);
+    builds
+        .valueProperty()
+        .subscribe(
+            e -> {
+              if (!filling && e != null && e.id() != session.id()) {
+                session.open(e.id());
+              }
+            });
+    var undo = icon("undo", "Undo (Ctrl+Z)", MaterialDesignU.UNDO);
+    undo.setOnAction(e -> session.undo());
+    var redo = icon("redo", "Redo (Ctrl+Y)", MaterialDesignR.REDO);
+    redo.setOnAction(e -> session.redo());
+    var units = new Button();
+    units.setId("units");
+    units.setTooltip(new Tooltip("Units of this build; any field takes either"));
+    units.setOnAction(
+        e ->
+            session.edit(
+                "Units",
+                b -> b.with(b.units() == UnitSystem.US ? UnitSystem.METRIC : UnitSystem.US)));
+    session
+        .buildProperty()
+        .subscribe(b -> units.setText(b.units() == UnitSystem.US ? "US units" : "Metric units"));
+    var theme = icon("theme", "Light or dark", MaterialDesignT.THEME_LIGHT_DARK);
+    theme.setOnAction(
+        e ->
+            look.themeProperty()
+                .set(
+                    look.themeProperty().get() == Look.Theme.LIGHT
+                        ? Look.Theme.DARK
+                        : Look.Theme.LIGHT));
+    var bring = icon("import", "Bring in a build document", MaterialDesignI.IMPORT);
+    bring.setOnAction(
+        e -> {
+          transfer.bringIn(getScene().getWindow());
+          fill(builds, session);
+        });
+    var send =
+        icon("export", "Build document, curve or flow sheets to a file", MaterialDesignE.EXPORT);
+    send.setOnAction(e -> transfer.sendOut(getScene().getWindow()));
+    var another = icon("copy", "Copy this build", MaterialDesignC.CONTENT_COPY);
+    another.setOnAction(
+        e -> {
+          transfer.copy();
+          fill(builds, session);
+        });
+    var space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    getChildren().addAll(name, builds, another, undo, redo, space, units, bring, send, theme);
+  }
+
+  private void fill(ComboBox<ShopBook.Entry> builds, Session session) {
+    filling = true;
+    builds.getItems().setAll(session.builds());
+    builds.getItems().stream()
+        .filter(b -> b.id() == session.id())
+        .findFirst()
+        .ifPresent(builds::setValue);
+    filling = false;
+  }
+
+  private static Button icon(String id, String tip, Ikon ikon) {
+    var button = new Button();
+    var icon = new FontIcon(ikon);
+    icon.setIconSize(18);
+    button.setGraphic(icon);
+    button.setId(id);
+    button.setAccessibleText(tip);
+    button.setTooltip(new Tooltip(tip));
+    button.getStyleClass().add("flat");
+    return button;
+  }
+}

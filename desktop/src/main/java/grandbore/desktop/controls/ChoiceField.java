@@ -1,0 +1,62 @@
+package grandbore.desktop.controls;
+
+import grandbore.core.build.Build;
+import grandbore.core.combination.InvalidInput;
+import grandbore.desktop.session.Session;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import javafx.scene.control.ComboBox;
+import javafx.util.StringConverter;
+
+/** One choice among words, kept like any input. */
+public final class ChoiceField<T> extends ComboBox<T> {
+  private boolean showing;
+
+  /**
+   * @param words how each choice is shown
+   * @param read the choice that stands
+   * @param write a build with another choice
+   */
+  public ChoiceField(
+      Session session,
+      String label,
+      T[] choices,
+      Function<T, String> words,
+      Function<Build, T> read,
+      BiFunction<Build, T, Build> write) {
+    getItems().setAll(choices);
+    setAccessibleText(label);
+    setId(label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+    setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(T value) {
+            return value == null ? "" : words.apply(value);
+          }
+
+          @Override
+          public T fromString(String text) {
+            throw new UnsupportedOperationException();
+          }
+        });
+    session
+        .buildProperty()
+        .subscribe(
+            b -> {
+              showing = true;
+              setValue(read.apply(b));
+              showing = false;
+            });
+    valueProperty()
+        .subscribe(
+            v -> {
+              if (!showing && v != null) {
+                try {
+                  session.edit(label, b -> write.apply(b, v));
+                } catch (InvalidInput e) {
+                  setValue(read.apply(session.build()));
+                }
+              }
+            });
+  }
+}

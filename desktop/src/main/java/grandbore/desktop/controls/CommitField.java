@@ -1,0 +1,111 @@
+package grandbore.desktop.controls;
+
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+
+/**
+ * A text field that hands over what was typed on Enter or when left, keeps what is refused as typed
+ * with the reason beside it, and gives the old text back on Escape.
+ */
+public final class CommitField extends TextField {
+  private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
+
+  private final Consumer<String> take;
+  private final Label refusal;
+  private final String label;
+  private String shown = "";
+
+  /**
+   * @param take keeps what was typed; throws {@link IllegalArgumentException} where it can't be
+   * @param refusal where the reason is shown
+   */
+  public CommitField(String label, Consumer<String> take, Label refusal) {
+    this.label = label;
+    this.take = take;
+    this.refusal = refusal;
+    setAccessibleText(label);
+    setId(label.toLowerCase(Locale.ROOT).replace(' ', '-') + "-text");
+    setPrefColumnCount(6);
+    refusal.getStyleClass().add("refusal");
+    refusal.setWrapText(true);
+    refusal.setMaxWidth(250);
+    accept();
+    setOnAction(e -> commit());
+    setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            setText(shown);
+            accept();
+            e.consume();
+          }
+        });
+    addEventFilter(KeyEvent.KEY_PRESSED, this::leaveUndoToTheWindow);
+    focusedProperty()
+        .subscribe(
+            focused -> {
+              if (focused) {
+                selectAll();
+              } else {
+                commit();
+              }
+            });
+  }
+
+  /** With nothing typed here, undo and redo mean the build's, not this field's letters. */
+  private void leaveUndoToTheWindow(KeyEvent e) {
+    if (!e.isShortcutDown() || !getText().equals(shown)) {
+      return;
+    }
+    getScene()
+        .getAccelerators()
+        .forEach(
+            (keys, action) -> {
+              if (keys.match(e) && !e.isConsumed()) {
+                e.consume();
+                action.run();
+              }
+            });
+  }
+
+  /** Shows a value, unless something refused still stands there. */
+  public void show(String value) {
+    shown = value;
+    if (!getPseudoClassStates().contains(REFUSED)) {
+      setText(value);
+    }
+  }
+
+  private void commit() {
+    if (getText().equals(shown)) {
+      accept();
+      return;
+    }
+    try {
+      take.accept(getText());
+      accept();
+      setText(shown);
+    } catch (NumberFormatException e) {
+      refuse(label + ": “" + getText() + "” can't be read as a number");
+    } catch (IllegalArgumentException e) {
+      refuse(e.getMessage());
+    }
+  }
+
+  private void accept() {
+    pseudoClassStateChanged(REFUSED, false);
+    refusal.setVisible(false);
+    refusal.setManaged(false);
+  }
+
+  private void refuse(String why) {
+    pseudoClassStateChanged(REFUSED, true);
+    refusal.setText("✕ " + why);
+    refusal.setVisible(true);
+    refusal.setManaged(true);
+  }
+}

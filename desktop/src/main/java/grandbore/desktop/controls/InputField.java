@@ -1,0 +1,85 @@
+package grandbore.desktop.controls;
+
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.units.Entry;
+import grandbore.core.units.Quantity;
+import grandbore.desktop.session.Session;
+import javafx.css.PseudoClass;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** One input in place: its provenance mark, its number, its unit. */
+public final class InputField extends VBox {
+  private static final PseudoClass MEASURED = PseudoClass.getPseudoClass("measured");
+
+  private final Session session;
+  private final Specs.Field field;
+  private final ProvenanceMark mark = new ProvenanceMark();
+  private final Label unit = new Label();
+  private final CommitField text;
+
+  public InputField(Session session, String path) {
+    this.session = session;
+    field = Specs.field(path);
+    String id = path.replace('.', '-');
+    var refusal = new Label();
+    refusal.setId(id + "-refusal");
+    text = new CommitField(field.spec().label(), this::take, refusal);
+    text.setId(id + "-text");
+    text.setTooltip(new Tooltip(field.spec().label() + ": " + field.spec().why()));
+    getStyleClass().add("input");
+    unit.getStyleClass().add("unit");
+    var row = new HBox(4, mark, text, unit);
+    row.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(row, refusal);
+    session.buildProperty().subscribe(b -> refresh());
+    session.readingsProperty().subscribe(r -> refresh());
+  }
+
+  private Quantity quantity() {
+    return field.spec().quantity();
+  }
+
+  private void refresh() {
+    var build = session.build();
+    var given = field.get(session.engine().combination());
+    text.show(quantity().number(given.si(), build.units()));
+    unit.setText(symbol(quantity(), build.units()));
+    mark.show(given.provenance());
+    text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
+  }
+
+  /** A unit's symbol as it is read on a screen. */
+  public static String symbol(Quantity q, grandbore.core.units.UnitSystem units) {
+    return q.unit(units)
+        .symbol()
+        .replace("deg", "°")
+        .replace("in2", "in²")
+        .replace("cm2", "cm²")
+        .replace("inH2O", "inH₂O");
+  }
+
+  private void take(String typed) {
+    var given = field.get(session.build().combination());
+    double si;
+    try {
+      si = Entry.parse(typed, quantity(), session.build().units(), given.si());
+    } catch (InvalidInput e) {
+      throw e;
+    } catch (IllegalArgumentException e) {
+      throw new IllegalArgumentException(field.spec().label() + ": " + e.getMessage(), e);
+    }
+    var from = given.provenance() == Provenance.ASSUMED ? Provenance.CARD : given.provenance();
+    session.put(field, given.with(si, from));
+  }
+
+  /** The name beside it, for rows of inputs. */
+  public String label() {
+    return field.spec().label();
+  }
+}

@@ -1,0 +1,147 @@
+package grandbore.desktop.curve;
+
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.units.Measure;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
+import java.util.Comparator;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** The curve, always in view, with the rpm cursor and what it reads. */
+public final class CurvePane extends VBox {
+  private final Session session;
+  private final CurveService service;
+  private final CurveChart chart;
+  private final Label status = new Label();
+  private final Button full = new Button("Solve every cylinder");
+  private final Button cancel = new Button("Cancel");
+  private final Slider rpm = new Slider();
+  private final FlowPane reading = new FlowPane(14, 4);
+  private long shownBuild;
+
+  public CurvePane(Session session, CurveService service, Look look) {
+    this.session = session;
+    this.service = service;
+    chart = new CurveChart(look, rpm::setValue);
+    getStyleClass().add("curve-pane");
+    var title = new Label("Predicted curve");
+    title.getStyleClass().add("pane-title");
+    var space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    status.getStyleClass().add("soft");
+    status.setId("curve-status");
+    full.setId("full-run");
+    full.setOnAction(e -> service.full());
+    cancel.setId("cancel-run");
+    cancel.setOnAction(e -> service.cancel());
+    var head = new HBox(8, title, space, cancel, full);
+    head.setAlignment(Pos.CENTER_LEFT);
+    rpm.setId("rpm-cursor");
+    rpm.setAccessibleText("rpm cursor");
+    rpm.setBlockIncrement(100);
+    reading.setId("curve-reading");
+    reading.getStyleClass().add("reading");
+    reading.setMinHeight(58);
+    VBox.setVgrow(chart, Priority.ALWAYS);
+    getChildren().addAll(head, status, chart, rpm, reading);
+    service.stateProperty().subscribe(s -> show());
+    session.buildProperty().subscribe(b -> show());
+    rpm.valueProperty()
+        .subscribe(
+            v -> {
+              chart.pointAt(v.doubleValue());
+              read();
+            });
+  }
+
+  private void show() {
+    var state = service.stateProperty().get();
+    var build = session.build();
+    if (session.id() != shownBuild) {
+      shownBuild = session.id();
+      chart.forget();
+    }
+    double from = build.speeds().from();
+    double to = build.speeds().to();
+    rpm.setMin(from);
+    rpm.setMax(to);
+    if (rpm.getValue() <= from) {
+      rpm.setValue(from + 0.6 * (to - from));
+    }
+    chart.show(state, build.units(), from, to);
+    boolean fullRun = state.fidelity() == Fidelity.FULL;
+    cancel.setVisible(state.isRunning() && fullRun);
+    cancel.setManaged(cancel.isVisible());
+    full.setDisable(state.isRunning());
+    status.setText(status(state, fullRun));
+    read();
+  }
+
+  private static String status(CurveState state, boolean fullRun) {
+    String kind =
+        fullRun ? "every cylinder" : "live: one cylinder solved, the others as its copies";
+    if (state.isRunning()) {
+      return "computing %d of %d speeds, %s".formatted(state.done(), state.wanted(), kind);
+    }
+    if (state.curve() == null) {
+      return "no curve yet";
+    }
+    String failures =
+        state.failures().isEmpty() ? "" : "; not settled: " + String.join("; ", state.failures());
+    return "%s%s".formatted(kind, failures);
+  }
+
+  private void read() {
+    reading.getChildren().clear();
+    var curve = service.stateProperty().get().curve();
+    if (curve == null) {
+      return;
+    }
+    double at = rpm.getValue();
+    var near =
+        curve.points().stream()
+            .filter(CurvePoint::converged)
+            .min(Comparator.comparingDouble(p -> Math.abs(p.rpm() - at)));
+    if (near.isEmpty()) {
+      return;
+    }
+    var p = near.get();
+    boolean us = session.build().units() == UnitSystem.US;
+    add("rpm", "%,.0f", p.rpm());
+    add(us ? "lb·ft" : "N·m", "%.0f", us ? p.torque() / Measure.POUND_FEET.toSi(1) : p.torque());
+    add(us ? "hp" : "kW", "%.0f", (us ? Measure.HORSEPOWER : Measure.KILOWATTS).fromSi(p.power()));
+    add("% volumetric", "%.0f", 100 * p.volumetricEfficiency());
+    add("° spark", "%.0f", Math.toDegrees(p.spark()));
+    add("kPa friction", "%.0f", p.fmep() / 1e3);
+    add("kPa pumping", "%.0f", p.pmep() / 1e3);
+    add("bar peak", "%.0f", p.peakPressure() / 1e5);
+    add("g/kWh", "%.0f", p.fuelPerJoule() * 3.6e9);
+    add("% residual", "%.1f", 100 * p.residual());
+  }
+
+  private void add(String unit, String pattern, double value) {
+    var number = new Label(String.format(Locale.US, pattern, value));
+    number.getStyleClass().add("number");
+    var name = new Label(unit);
+    name.getStyleClass().add("unit");
+    var box = new HBox(4, number, name);
+    box.setAlignment(Pos.BASELINE_LEFT);
+    reading.getChildren().add(box);
+  }
+
+  /** The rpm cursor, for other views. */
+  public Slider cursor() {
+    return rpm;
+  }
+}

@@ -1,0 +1,126 @@
+package grandbore.desktop.curve;
+
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.Predictor;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+
+/** Keeps the curve in step with the bench: each edit starts a live run and ends the one before. */
+public final class CurveService implements AutoCloseable {
+  private static final int LIVE_POINTS = 15;
+  private static final int FULL_POINTS = 25;
+
+  private final Session session;
+  private final Predictor predictor = new Predictor();
+  private final ExecutorService runner =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("curve").factory());
+  private final ReadOnlyObjectWrapper<CurveState> state =
+      new ReadOnlyObjectWrapper<>(CurveState.EMPTY);
+  private final AtomicLong newest = new AtomicLong();
+  private long shownBuild;
+  private BuiltEngine shown;
+  private List<Double> shownSpeeds;
+
+  public CurveService(Session session) {
+    this.session = session;
+    session.buildProperty().subscribe(b -> live());
+    session.readingsProperty().subscribe(r -> live());
+  }
+
+  public ReadOnlyObjectProperty<CurveState> stateProperty() {
+    return state.getReadOnlyProperty();
+  }
+
+  private void live() {
+    var engine = session.engine();
+    var speeds = session.build().speeds().points(LIVE_POINTS);
+    if (Objects.equals(engine, shown) && speeds.equals(shownSpeeds)) {
+      return;
+    }
+    boolean sameBuild = session.id() == shownBuild;
+    shown = engine;
+    shownSpeeds = speeds;
+    shownBuild = session.id();
+    var before = state.get().curve();
+    start(engine, speeds, Fidelity.LIVE, sameBuild ? before : null, sameBuild ? before : null);
+  }
+
+  /** Solves every cylinder, in the background. */
+  public void full() {
+    var now = state.get();
+    start(
+        session.engine(),
+        session.build().speeds().points(FULL_POINTS),
+        Fidelity.FULL,
+        now.curve(),
+        now.ghost());
+  }
+
+  /** Ends the run that goes on; what stood before stays. */
+  public void cancel() {
+    newest.incrementAndGet();
+    var s = state.get();
+    state.set(new CurveState(s.curve(), s.ghost(), s.fidelity(), 0, 0, s.milliseconds()));
+  }
+
+  private void start(
+      BuiltEngine engine, List<Double> speeds, Fidelity fidelity, Curve before, Curve ghost) {
+    long run = newest.incrementAndGet();
+    long asked = System.nanoTime();
+    long last = state.get().milliseconds();
+    state.set(new CurveState(before, ghost, fidelity, 0, speeds.size(), last));
+    var done = new AtomicInteger();
+    runner.execute(
+        () -> {
+          try {
+            var curve =
+                predictor.predict(
+                    engine,
+                    speeds,
+                    fidelity,
+                    p -> progress(run, done.incrementAndGet()),
+                    () -> newest.get() != run);
+            long took = (System.nanoTime() - asked) / 1_000_000;
+            Platform.runLater(() -> finish(run, curve, ghost, took));
+          } catch (CancellationException e) {
+            // A newer edit took this run's place.
+          }
+        });
+  }
+
+  private void progress(long run, int done) {
+    Platform.runLater(
+        () -> {
+          var s = state.get();
+          if (newest.get() == run && s.isRunning() && done > s.done()) {
+            state.set(
+                new CurveState(
+                    s.curve(), s.ghost(), s.fidelity(), done, s.wanted(), s.milliseconds()));
+          }
+        });
+  }
+
+  private void finish(long run, Curve curve, Curve ghost, long took) {
+    if (newest.get() == run) {
+      state.set(new CurveState(curve, ghost, curve.fidelity(), 0, 0, took));
+    }
+  }
+
+  @Override
+  public void close() {
+    newest.incrementAndGet();
+    runner.shutdownNow();
+    predictor.close();
+  }
+}

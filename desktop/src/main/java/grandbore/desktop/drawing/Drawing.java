@@ -1,0 +1,66 @@
+package grandbore.desktop.drawing;
+
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.look.Palette;
+import grandbore.desktop.session.Session;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.layout.Pane;
+
+/** A drawing that is also a form: lines on a canvas, inputs where they are measured. */
+abstract class Drawing extends Pane {
+  private final Canvas canvas = new Canvas();
+  private final Session session;
+  private final Look look;
+
+  Drawing(Session session, Look look, double height) {
+    this.session = session;
+    this.look = look;
+    getStyleClass().add("drawing");
+    setMinHeight(height);
+    setPrefHeight(height);
+    setMaxHeight(height);
+    getChildren().add(canvas);
+    widthProperty().subscribe(w -> redraw());
+    session.buildProperty().subscribe(b -> redraw());
+    session.readingsProperty().subscribe(r -> redraw());
+    look.themeProperty().subscribe(t -> redraw());
+  }
+
+  final InputField input(String path) {
+    var field = new InputField(session, path);
+    getChildren().add(field);
+    return field;
+  }
+
+  static void place(InputField field, double x, double y) {
+    field.relocate(Math.rint(x), Math.rint(y));
+    field.autosize();
+  }
+
+  final Session session() {
+    return session;
+  }
+
+  final void redraw() {
+    double w = getWidth();
+    double h = getPrefHeight();
+    if (w < 50) {
+      return;
+    }
+    canvas.setWidth(w);
+    canvas.setHeight(h);
+    var pen = new Pen(canvas.getGraphicsContext2D(), look.palette());
+    pen.clear(w, h);
+    draw(pen, look.palette(), w, h);
+  }
+
+  @Override
+  protected void layoutChildren() {
+    super.layoutChildren();
+    redraw();
+  }
+
+  /** Draws everything and places the inputs. */
+  abstract void draw(Pen pen, Palette palette, double width, double height);
+}

@@ -1,0 +1,125 @@
+package grandbore.desktop.drawing;
+
+import grandbore.core.combination.FlowSheet;
+import grandbore.core.flow.FlowCurve;
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.look.Palette;
+import grandbore.desktop.session.Session;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/** Flow of both ports against valve lift, with the lift this cam reaches. */
+public final class FlowDrawing extends Drawing {
+  private static final double HEIGHT = 230;
+  private static final double LEFT = 56;
+  private static final double BOTTOM = 34;
+  private static final double TOP = 26;
+
+  public FlowDrawing(Session session, Look look) {
+    super(session, look, HEIGHT);
+  }
+
+  @Override
+  void draw(Pen pen, Palette palette, double width, double height) {
+    var c = session().engine().combination();
+    var units = session().build().units();
+    double lifts = Quantity.LENGTH.unit(units).toSi(1);
+    double flows = Quantity.AIRFLOW.unit(units).toSi(1);
+    double liftStep = units == UnitSystem.US ? 0.1 * lifts : 2 * lifts;
+    double flowStep = 50 * flows * (units == UnitSystem.US ? 1 : 0.5);
+    double mostLift =
+        liftStep
+            * Math.ceil(
+                Math.max(
+                        Math.max(last(c.heads().intakeFlow()).lift(), c.intakeLift()),
+                        Math.max(last(c.heads().exhaustFlow()).lift(), c.exhaustLift()))
+                    / liftStep);
+    double mostFlow = flowStep * Math.ceil(1.05 * last(c.heads().intakeFlow()).flow() / flowStep);
+    double w = width - LEFT - 70;
+    double h = height - TOP - BOTTOM;
+    for (double f = 0; f <= mostFlow + 1e-9; f += flowStep) {
+      double y = TOP + h * (1 - f / mostFlow);
+      pen.line(palette.line(), 0.8, LEFT, y, LEFT + w, y);
+      pen.text("%.0f".formatted(f / flows), palette.soft(), TextAlignment.RIGHT, LEFT - 6, y);
+    }
+    for (double l = 0; l <= mostLift + 1e-9; l += liftStep) {
+      double x = LEFT + w * l / mostLift;
+      pen.line(palette.line(), 0.8, x, TOP, x, TOP + h);
+      String tick = units == UnitSystem.US ? "%.1f" : "%.0f";
+      pen.text(tick.formatted(l / lifts), palette.soft(), TextAlignment.CENTER, x, TOP + h + 11);
+    }
+    String at = Quantity.DEPRESSION.show(c.heads().intakeFlow().depression(), units);
+    pen.text(
+        "flow, %s at %s".formatted(Quantity.AIRFLOW.unit(units).symbol(), at),
+        palette.soft(),
+        TextAlignment.LEFT,
+        6,
+        10);
+    pen.text(
+        "valve lift, " + Quantity.LENGTH.unit(units).symbol(),
+        palette.soft(),
+        TextAlignment.RIGHT,
+        LEFT + w,
+        height - 8);
+    port(
+        pen,
+        palette.power(),
+        "exhaust",
+        c.heads().exhaustFlow(),
+        c.exhaustLift(),
+        mostLift,
+        mostFlow,
+        w,
+        h,
+        7,
+        4);
+    port(
+        pen,
+        palette.dye(),
+        "intake",
+        c.heads().intakeFlow(),
+        c.intakeLift(),
+        mostLift,
+        mostFlow,
+        w,
+        h);
+  }
+
+  private static FlowSheet.Row last(FlowSheet sheet) {
+    return sheet.rows().getLast();
+  }
+
+  private static void port(
+      Pen pen,
+      Color color,
+      String name,
+      FlowSheet sheet,
+      double lift,
+      double mostLift,
+      double mostFlow,
+      double w,
+      double h,
+      double... dashes) {
+    var curve = new FlowCurve(sheet);
+    int n = 81;
+    var x = new double[n];
+    var y = new double[n];
+    double end = last(sheet).lift();
+    for (int i = 0; i < n; i++) {
+      double l = end * i / (n - 1);
+      x[i] = LEFT + w * l / mostLift;
+      y[i] = TOP + h * (1 - curve.flow(l, sheet.depression()) / mostFlow);
+    }
+    pen.curve(color, 2, x, y, dashes);
+    for (var row : sheet.rows()) {
+      double px = LEFT + w * row.lift() / mostLift;
+      double py = TOP + h * (1 - row.flow() / mostFlow);
+      pen.line(color, 5, px, py, px + 0.1, py);
+    }
+    pen.text(name, color, TextAlignment.LEFT, x[n - 1] + 8, y[n - 1]);
+    double reach = LEFT + w * lift / mostLift;
+    pen.dashed(color, reach, TOP, reach, TOP + h);
+  }
+}

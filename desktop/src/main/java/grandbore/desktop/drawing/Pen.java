@@ -1,0 +1,139 @@
+package grandbore.desktop.drawing;
+
+import grandbore.desktop.look.Palette;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * The strokes of an engineering drawing: thick outlines, thin dimension lines, dash-dotted axes.
+ */
+final class Pen {
+  static final double SMALL = 11;
+  private static final double ARROW = 6;
+  private static final double HATCH = 6;
+
+  private final GraphicsContext g;
+  private final Palette palette;
+
+  Pen(GraphicsContext g, Palette palette) {
+    this.g = g;
+    this.palette = palette;
+    g.setLineDashes();
+    g.setFont(Font.font("B612", SMALL));
+  }
+
+  void clear(double width, double height) {
+    g.setFill(palette.panel());
+    g.fillRect(0, 0, width, height);
+  }
+
+  /** A filled outline. */
+  void outline(Color fill, double... xy) {
+    int n = xy.length / 2;
+    var x = new double[n];
+    var y = new double[n];
+    for (int i = 0; i < n; i++) {
+      x[i] = xy[2 * i];
+      y[i] = xy[2 * i + 1];
+    }
+    if (fill != null) {
+      g.setFill(fill);
+      g.fillPolygon(x, y, n);
+    }
+    g.setStroke(palette.ink());
+    g.setLineWidth(1.6);
+    g.strokePolygon(x, y, n);
+  }
+
+  void box(Color fill, double x, double y, double w, double h) {
+    outline(fill, x, y, x + w, y, x + w, y + h, x, y + h);
+  }
+
+  /** A cut part: filled and hatched. */
+  void cut(double x, double y, double w, double h) {
+    box(palette.metal(), x, y, w, h);
+    g.save();
+    g.beginPath();
+    g.rect(x, y, w, h);
+    g.clip();
+    g.setStroke(palette.soft());
+    g.setLineWidth(0.5);
+    for (double d = -h; d < w; d += HATCH) {
+      g.strokeLine(x + d, y + h, x + d + h, y);
+    }
+    g.restore();
+  }
+
+  void circle(Color fill, double x, double y, double r) {
+    if (fill != null) {
+      g.setFill(fill);
+      g.fillOval(x - r, y - r, 2 * r, 2 * r);
+    }
+    g.setStroke(palette.ink());
+    g.setLineWidth(1.6);
+    g.strokeOval(x - r, y - r, 2 * r, 2 * r);
+  }
+
+  void line(Color color, double width, double x1, double y1, double x2, double y2) {
+    g.setStroke(color);
+    g.setLineWidth(width);
+    g.strokeLine(x1, y1, x2, y2);
+  }
+
+  void thin(double x1, double y1, double x2, double y2) {
+    line(palette.soft(), 0.8, x1, y1, x2, y2);
+  }
+
+  /** A centre line. */
+  void axis(double x1, double y1, double x2, double y2) {
+    g.setLineDashes(10, 3, 2, 3);
+    thin(x1, y1, x2, y2);
+    g.setLineDashes();
+  }
+
+  void dashed(Color color, double x1, double y1, double x2, double y2) {
+    g.setLineDashes(4, 4);
+    line(color, 1, x1, y1, x2, y2);
+    g.setLineDashes();
+  }
+
+  /** A dimension line with an arrow at each end. */
+  void dimension(double x1, double y1, double x2, double y2) {
+    thin(x1, y1, x2, y2);
+    double length = Math.hypot(x2 - x1, y2 - y1);
+    if (length < 1) {
+      return;
+    }
+    double ux = (x2 - x1) / length;
+    double uy = (y2 - y1) / length;
+    double turn = length > 3 * ARROW ? 1 : -1;
+    arrow(x1, y1, turn * ux, turn * uy);
+    arrow(x2, y2, -turn * ux, -turn * uy);
+  }
+
+  private void arrow(double x, double y, double ux, double uy) {
+    g.setFill(palette.soft());
+    g.fillPolygon(
+        new double[] {x, x + ARROW * ux - 2 * uy, x + ARROW * ux + 2 * uy},
+        new double[] {y, y + ARROW * uy + 2 * ux, y + ARROW * uy - 2 * ux},
+        3);
+  }
+
+  void text(String text, Color color, TextAlignment align, double x, double y) {
+    g.setFill(color);
+    g.setTextAlign(align);
+    g.setTextBaseline(VPos.CENTER);
+    g.fillText(text, x, y);
+  }
+
+  void curve(Color color, double width, double[] x, double[] y, double... dashes) {
+    g.setStroke(color);
+    g.setLineWidth(width);
+    g.setLineDashes(dashes);
+    g.strokePolyline(x, y, x.length);
+    g.setLineDashes();
+  }
+}

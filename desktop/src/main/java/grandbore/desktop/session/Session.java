@@ -1,0 +1,213 @@
+package grandbore.desktop.session;
+
+import grandbore.book.BookException;
+import grandbore.book.ShopBook;
+import grandbore.core.build.Build;
+import grandbore.core.clearances.Reading;
+import grandbore.core.clearances.Readings;
+import grandbore.core.combination.Given;
+import grandbore.core.combination.Specs;
+import grandbore.core.prediction.BuiltEngine;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.UnaryOperator;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/**
+ * What is on the bench now: one build of the book, its readings, and the way back. The window's
+ * state changes at once; the book is written by a thread of its own, in order.
+ */
+public final class Session implements AutoCloseable {
+  /** One thing that can be taken back. */
+  private sealed interface Step {
+    record Edit() implements Step {}
+
+    record Read(long reading, boolean struck) implements Step {}
+  }
+
+  private final ShopBook book;
+  private final ExecutorService writer =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("book-writer").factory());
+  private final ReadOnlyObjectWrapper<Build> build = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Readings> readings =
+      new ReadOnlyObjectWrapper<>(new Readings(List.of()));
+  private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+  private final Deque<Step> done = new ArrayDeque<>();
+  private final Deque<Step> undone = new ArrayDeque<>();
+  private long id;
+
+  public Session(ShopBook book, long id) {
+    this.book = book;
+    open(id);
+  }
+
+  /** Puts another build of the book on the bench. */
+  public void open(long newId) {
+    id = newId;
+    done.clear();
+    undone.clear();
+    readings.set(book.readings(id));
+    build.set(book.state(id).build());
+  }
+
+  public List<ShopBook.Entry> builds() {
+    return book.builds();
+  }
+
+  public long id() {
+    return id;
+  }
+
+  public Build build() {
+    return build.get();
+  }
+
+  public ReadOnlyObjectProperty<Build> buildProperty() {
+    return build.getReadOnlyProperty();
+  }
+
+  public Readings readings() {
+    return readings.get();
+  }
+
+  public ReadOnlyObjectProperty<Readings> readingsProperty() {
+    return readings.getReadOnlyProperty();
+  }
+
+  /** Why the book could not be written, empty where all is kept. */
+  public ReadOnlyStringProperty troubleProperty() {
+    return trouble.getReadOnlyProperty();
+  }
+
+  /** The engine with the measured values in place. */
+  public BuiltEngine engine() {
+    return build().asMeasured(readings());
+  }
+
+  /** Changes the build and keeps the change; throws where the result can't be. */
+  public void edit(String what, UnaryOperator<Build> change) {
+    var now = change.apply(build());
+    if (now.equals(build())) {
+      return;
+    }
+    now.asMeasured(readings());
+    build.set(now);
+    done.push(new Step.Edit());
+    undone.clear();
+    long on = id;
+    write(() -> book.save(on, now, what));
+  }
+
+  /** Changes one input. */
+  public void put(Specs.Field field, Given value) {
+    edit(field.spec().label(), b -> b.with(field.with(b.combination(), value)));
+  }
+
+  /** Keeps a reading. */
+  public void read(Reading reading) {
+    long on = id;
+    var with = new java.util.ArrayList<>(readings().all());
+    with.add(reading);
+    build().asMeasured(new Readings(with));
+    write(
+        () -> {
+          var kept = book.addReading(on, reading);
+          var all = book.readings(on);
+          Platform.runLater(
+              () -> {
+                done.push(new Step.Read(kept.id(), false));
+                undone.clear();
+                show(on, all);
+              });
+        });
+  }
+
+  /** Strikes a reading out, or takes that back. */
+  public void strike(long reading, boolean struck) {
+    done.push(new Step.Read(reading, struck));
+    undone.clear();
+    strikeNow(reading, struck);
+  }
+
+  private void strikeNow(long reading, boolean struck) {
+    long on = id;
+    write(
+        () -> {
+          book.strike(reading, struck);
+          var all = book.readings(on);
+          Platform.runLater(() -> show(on, all));
+        });
+  }
+
+  private void show(long on, Readings all) {
+    if (on == id) {
+      readings.set(all);
+    }
+  }
+
+  /** Takes the last step back. */
+  public void undo() {
+    move(done, undone, true);
+  }
+
+  /** Brings the last step taken back again. */
+  public void redo() {
+    move(undone, done, false);
+  }
+
+  private void move(Deque<Step> from, Deque<Step> to, boolean back) {
+    var step = from.isEmpty() ? new Step.Edit() : from.pop();
+    switch (step) {
+      case Step.Read(long reading, boolean struck) -> {
+        to.push(new Step.Read(reading, struck));
+        strikeNow(reading, back != struck);
+      }
+      case Step.Edit edit -> {
+        to.push(edit);
+        long on = id;
+        write(
+            () -> {
+              var state = back ? book.undo(on) : book.redo(on);
+              Platform.runLater(
+                  () -> {
+                    if (on == id) {
+                      build.set(state.build());
+                    }
+                  });
+            });
+      }
+    }
+  }
+
+  private void write(Runnable work) {
+    writer.execute(
+        () -> {
+          try {
+            work.run();
+            Platform.runLater(() -> trouble.set(""));
+          } catch (BookException e) {
+            Platform.runLater(() -> trouble.set(e.getMessage()));
+          }
+        });
+  }
+
+  /** Done once all that was asked so far is in the book. */
+  public CompletableFuture<Void> settled() {
+    return CompletableFuture.runAsync(() -> {}, writer);
+  }
+
+  @Override
+  public void close() {
+    settled().join();
+    writer.shutdown();
+    book.close();
+  }
+}

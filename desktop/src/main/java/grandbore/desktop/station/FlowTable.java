@@ -1,0 +1,179 @@
+package grandbore.desktop.station;
+
+import grandbore.core.build.Build;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.Heads;
+import grandbore.core.units.Entry;
+import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.CommitField;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.ProvenanceMark;
+import grandbore.desktop.session.Session;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** One port's flow sheet, laid across as the trade writes it: lift over flow. */
+final class FlowTable extends VBox {
+  /** Which port. */
+  enum Side {
+    INTAKE,
+    EXHAUST
+  }
+
+  private static final double LIFT_STEP = 1.27e-3;
+
+  private final Session session;
+  private final Side side;
+  private final Label title = new Label();
+  private final ProvenanceMark mark = new ProvenanceMark();
+  private final GridPane grid = new GridPane();
+  private final Label refusal = new Label();
+  private FlowSheet shown;
+  private grandbore.core.units.UnitSystem shownUnits;
+
+  FlowTable(Session session, Side side) {
+    this.session = session;
+    this.side = side;
+    getStyleClass().add("flow-table");
+    grid.getStyleClass().add("flow-grid");
+    refusal.getStyleClass().add("refusal");
+    refusal.setId(side.name().toLowerCase(java.util.Locale.ROOT) + "-flow-refusal");
+    var add = new Button("Add row");
+    add.setOnAction(e -> edit(FlowTable::longer));
+    var drop = new Button("Drop row");
+    drop.setOnAction(e -> edit(FlowTable::shorter));
+    add.setMinWidth(USE_PREF_SIZE);
+    drop.setMinWidth(USE_PREF_SIZE);
+    title.setMinWidth(USE_PREF_SIZE);
+    var head = new HBox(6, mark, title, add, drop);
+    head.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(head, grid, refusal);
+    session.buildProperty().subscribe(b -> refresh());
+  }
+
+  private static FlowSheet sheet(Build b, Side side) {
+    var heads = b.combination().heads();
+    return side == Side.INTAKE ? heads.intakeFlow() : heads.exhaustFlow();
+  }
+
+  private void refresh() {
+    var sheet = sheet(session.build(), side);
+    var units = session.build().units();
+    if (sheet.equals(shown) && units == shownUnits) {
+      return;
+    }
+    shown = sheet;
+    shownUnits = units;
+    mark.show(sheet.provenance());
+    title.setText(side == Side.INTAKE ? "Intake flow" : "Exhaust flow");
+    grid.getChildren().clear();
+    grid.addRow(
+        0,
+        head(InputField.symbol(Quantity.LENGTH, units)),
+        head(InputField.symbol(Quantity.AIRFLOW, units)));
+    for (int i = 0; i < sheet.rows().size(); i++) {
+      grid.addRow(
+          i + 1,
+          cell(i, Quantity.LENGTH, sheet.rows().get(i).lift(), true),
+          cell(i, Quantity.AIRFLOW, sheet.rows().get(i).flow(), false));
+    }
+  }
+
+  private static Label head(String text) {
+    var label = new Label(text);
+    label.getStyleClass().add("unit");
+    return label;
+  }
+
+  private CommitField cell(int row, Quantity q, double si, boolean lift) {
+    String name =
+        "%s %s row %d"
+            .formatted(side == Side.INTAKE ? "Intake" : "Exhaust", lift ? "lift" : "flow", row + 1);
+    var field =
+        new CommitField(
+            name,
+            typed -> {
+              double value = Entry.parse(typed, q, session.build().units(), si);
+              put(
+                  s -> {
+                    var rows = new ArrayList<>(s.rows());
+                    var old = rows.get(row);
+                    rows.set(
+                        row,
+                        lift
+                            ? new FlowSheet.Row(value, old.flow())
+                            : new FlowSheet.Row(old.lift(), value));
+                    return new FlowSheet(s.depression(), s.provenance(), rows);
+                  });
+            },
+            refusal);
+    field.setPrefColumnCount(5);
+    field.show(q.number(si, session.build().units()));
+    return field;
+  }
+
+  private static FlowSheet longer(FlowSheet s) {
+    var rows = new ArrayList<>(s.rows());
+    var last = rows.getLast();
+    rows.add(new FlowSheet.Row(last.lift() + LIFT_STEP, last.flow()));
+    return new FlowSheet(s.depression(), s.provenance(), rows);
+  }
+
+  private static FlowSheet shorter(FlowSheet s) {
+    List<FlowSheet.Row> rows = s.rows().subList(0, s.rows().size() - 1);
+    return new FlowSheet(s.depression(), s.provenance(), rows);
+  }
+
+  private void edit(UnaryOperator<FlowSheet> change) {
+    try {
+      put(change);
+      refusal.setVisible(false);
+    } catch (IllegalArgumentException e) {
+      refusal.setText("✕ " + e.getMessage());
+      refusal.setVisible(true);
+      refusal.setManaged(true);
+    }
+  }
+
+  private void put(UnaryOperator<FlowSheet> change) {
+    session.edit(
+        side == Side.INTAKE ? "Intake flow" : "Exhaust flow",
+        b -> {
+          var c = b.combination();
+          var h = c.heads();
+          var now = change.apply(sheet(b, side));
+          var heads =
+              new Heads(
+                  h.intakeValves(),
+                  h.exhaustValves(),
+                  h.intakeValve(),
+                  h.exhaustValve(),
+                  h.intakePortLength(),
+                  h.intakePortVolume(),
+                  h.exhaustPortLength(),
+                  h.exhaustPortVolume(),
+                  side == Side.INTAKE ? now : h.intakeFlow(),
+                  side == Side.INTAKE ? h.exhaustFlow() : now);
+          return b.with(
+              new Combination(
+                  c.name(),
+                  c.bottomEnd(),
+                  c.squeeze(),
+                  c.cam(),
+                  c.valveTrain(),
+                  heads,
+                  c.intake(),
+                  c.exhaust(),
+                  c.mixture(),
+                  c.weather()));
+        });
+  }
+}

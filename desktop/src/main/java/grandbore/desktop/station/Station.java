@@ -1,0 +1,123 @@
+package grandbore.desktop.station;
+
+import grandbore.core.build.Build;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Readings;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import java.util.List;
+import java.util.Set;
+import org.kordamp.ikonli.Ikon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
+
+/** The stations of the work, in the trade's order. */
+public enum Station {
+  BRIEF(
+      "Brief",
+      MaterialDesignC.CLIPBOARD_TEXT_OUTLINE,
+      List.of("mixture", "weather"),
+      Set.of("mean_piston_speed", "displacement")),
+  BOTTOM_END(
+      "Bottom end",
+      MaterialDesignA.ARROW_COLLAPSE_DOWN,
+      List.of("bottomEnd"),
+      Set.of("displacement", "rod_ratio", "mean_piston_speed", "deck_clearance")),
+  SQUEEZE(
+      "Squeeze",
+      MaterialDesignA.ARROW_COLLAPSE_VERTICAL,
+      List.of("squeeze"),
+      Set.of(
+          "clearance_volume",
+          "static_compression",
+          "effective_compression",
+          "quench",
+          "deck_clearance")),
+  CAM(
+      "Cam and valves",
+      MaterialDesignS.SINE_WAVE,
+      List.of("cam", "valveTrain"),
+      Set.of(
+          "intake_opens",
+          "intake_closes",
+          "exhaust_opens",
+          "exhaust_closes",
+          "overlap",
+          "seat_overlap",
+          "intake_lift",
+          "exhaust_lift",
+          "separation_rule")),
+  HEADS(
+      "Heads",
+      MaterialDesignF.FAN,
+      List.of("heads"),
+      Set.of("intake_lift", "exhaust_lift", "intake_path")),
+  BREATHING(
+      "Breathing",
+      MaterialDesignA.AIR_FILTER,
+      List.of("intake", "exhaust"),
+      Set.of(
+          "intake_path",
+          "third_harmonic_from",
+          "third_harmonic_to",
+          "second_harmonic_from",
+          "second_harmonic_to")),
+  CLEARANCES(
+      "Clearances",
+      MaterialDesignR.RULER,
+      List.of(),
+      Set.of("static_compression", "deck_clearance", "quench", "clearance_volume"));
+
+  private final String title;
+  private final Ikon icon;
+  private final List<String> groups;
+  private final Set<String> figures;
+
+  Station(String title, Ikon icon, List<String> groups, Set<String> figures) {
+    this.title = title;
+    this.icon = icon;
+    this.groups = groups;
+    this.figures = figures;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  public Ikon icon() {
+    return icon;
+  }
+
+  /** Names of the figures that belong here. */
+  public Set<String> figures() {
+    return figures;
+  }
+
+  /** How much of this station is measured, in words. */
+  public String measured(Build build, Readings readings) {
+    int measured = 0;
+    int all = 0;
+    if (this == CLEARANCES) {
+      int cylinders = build.combination().bottomEnd().cylinders();
+      for (var m : Measurement.values()) {
+        int places = ClearancesPage.places(m, build.combination().bottomEnd());
+        all += places;
+        measured += readings.over(m, Math.max(places, cylinders)).size();
+      }
+    } else {
+      var c = build.asMeasured(readings).combination();
+      for (var f : Specs.fields()) {
+        if (groups.contains(f.group())) {
+          all++;
+          if (f.get(c).provenance().compareTo(Provenance.MEASURED) >= 0) {
+            measured++;
+          }
+        }
+      }
+    }
+    return "%d of %d measured".formatted(measured, all);
+  }
+}

@@ -1,0 +1,265 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.book.BuildDocument;
+import grandbore.book.BuildJson;
+import grandbore.book.ShopBook;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.curve.CurveState;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.station.Station;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window, driven by mouse and keyboard on the toolkit's headless platform. */
+class WindowTest {
+  private static final long PATIENCE_SECONDS = 30;
+
+  @TempDir Path folder;
+
+  private final FxRobot robot = new FxRobot();
+  private Stage stage;
+  private Workbench bench;
+
+  @BeforeEach
+  void open() throws Exception {
+    stage = FxToolkit.registerPrimaryStage();
+    try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
+      book.add(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
+      book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
+    }
+    start();
+  }
+
+  private void start() throws Exception {
+    FxToolkit.setupFixture(
+        () -> {
+          bench = new Workbench(ShopBook.open(folder.resolve("book.sqlite")));
+          stage.setScene(bench.scene());
+          stage.show();
+        });
+    settle();
+  }
+
+  private void stop() throws Exception {
+    FxToolkit.setupFixture(() -> bench.close());
+  }
+
+  @AfterEach
+  void close() throws Exception {
+    stop();
+  }
+
+  private CurveState curve() {
+    return bench.curves().stateProperty().get();
+  }
+
+  private void settle() {
+    until("the curve stands", () -> curve().curve() != null && !curve().isRunning());
+  }
+
+  private static void until(String what, BooleanSupplier true1) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+    while (!true1.getAsBoolean()) {
+      WaitForAsyncUtils.waitForFxEvents();
+      assertThat(System.nanoTime()).as(what).isLessThan(end);
+    }
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private double power() {
+    return curve().curve().peakPower().orElseThrow().power();
+  }
+
+  private String text(String id) {
+    Node node = robot.lookup(id).query();
+    return node instanceof TextField field ? field.getText() : ((Labeled) node).getText();
+  }
+
+  private void type(String id, String text) {
+    robot.clickOn(id).press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+    robot.write(text).type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @Test
+  void aChangedBoreMovesTheCurveAndUndoRestoresIt() {
+    double before = power();
+    double displacement = bench.session().build().combination().bottomEnd().displacement();
+    type("#bottomEnd-bore-text", ".060 over");
+    settle();
+    assertThat(text("#bottomEnd-bore-text")).isEqualTo("4.154");
+    assertThat(power()).isGreaterThan(1.005 * before);
+    assertThat(curve().ghost().peakPower().orElseThrow().power()).isEqualTo(before);
+    assertThat(text("#figure-displacement")).isEqualTo("330.7 in³");
+    robot.clickOn("#undo");
+    until(
+        "undone",
+        () ->
+            bench.session().build().combination().bottomEnd().displacement()
+                < 1.0001 * displacement);
+    settle();
+    assertThat(text("#bottomEnd-bore-text")).isEqualTo("4.094");
+    assertThat(power()).isEqualTo(before);
+    robot.press(KeyCode.CONTROL, KeyCode.Y).release(KeyCode.Y, KeyCode.CONTROL);
+    until("redone", () -> text("#bottomEnd-bore-text").equals("4.154"));
+  }
+
+  @Test
+  void whatCannotBeIsRefusedWithItsReasonAndStaysAsTyped() {
+    var before = bench.session().build();
+    type("#bottomEnd-bore-text", "12 mm");
+    assertThat(text("#bottomEnd-bore-refusal"))
+        .contains("Bore", "12.00 mm", "allowed: 30.00 mm", "because");
+    assertThat(text("#bottomEnd-bore-text")).isEqualTo("12 mm");
+    assertThat(bench.session().build()).isEqualTo(before);
+    type("#bottomEnd-rodLength-text", "3.5");
+    assertThat(text("#bottomEnd-rodLength-refusal")).contains("rod ratio of 1.2");
+    type("#bottomEnd-bore-text", "wide");
+    assertThat(text("#bottomEnd-bore-refusal")).contains("can't be read");
+    robot.type(KeyCode.ESCAPE);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(text("#bottomEnd-bore-text")).isEqualTo("4.094");
+    assertThat(robot.lookup("#bottomEnd-bore-refusal").<Label>query().isVisible()).isFalse();
+  }
+
+  @Test
+  void chamberReadingsMoveCompressionAndCurveAndSurviveARestart() throws Exception {
+    double before = power();
+    robot.clickOn("#station-clearances");
+    String specified = text("#figure-static_compression");
+    robot.clickOn("#measure-chamber");
+    WaitForAsyncUtils.waitForFxEvents();
+    // Enter keeps each reading and waits at the next place: no mouse between them.
+    robot.clickOn("#chamber-volume-1-text");
+    for (int i = 1; i <= 8; i++) {
+      robot.write("64.5").type(KeyCode.ENTER);
+      int n = i;
+      until("kept", () -> bench.session().readings().all().size() == n);
+    }
+    settle();
+    String measured = text("#figure-static_compression");
+    assertThat(Double.parseDouble(measured)).isLessThan(Double.parseDouble(specified) - 0.5);
+    assertThat(power()).isLessThan(before);
+    assertThat(text("#spread-verdict")).contains("8 of 8 places");
+    double after = power();
+    stop();
+    start();
+    robot.clickOn("#station-clearances");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(text("#figure-static_compression")).isEqualTo(measured);
+    assertThat(bench.session().readings().over(Measurement.CHAMBER, 8)).hasSize(8);
+    assertThat(power()).isCloseTo(after, org.assertj.core.data.Percentage.withPercentage(0.3));
+  }
+
+  @Test
+  void aBadReadingIsRefusedAndAHalfReadDeckSaysSo() {
+    robot.clickOn("#station-clearances");
+    WaitForAsyncUtils.waitForFxEvents();
+    type("#deck-clearance-2-thrust-text", "4 in");
+    assertThat(bench.session().readings().all()).isEmpty();
+    assertThat(robot.lookup(".refusal").queryAllAs(Label.class))
+        .anySatisfy(l -> assertThat(l.getText()).contains("Deck clearance 2", "allowed"));
+    type("#deck-clearance-2-thrust-text", "21 thou");
+    until("kept", () -> bench.session().readings().all().size() == 1);
+    assertThat(text("#verdict-2")).contains("other side");
+    type("#deck-clearance-2-opposite-text", "11 thou");
+    until("kept", () -> bench.session().readings().all().size() == 2);
+    assertThat(text("#value-2")).isEqualTo("0.0160");
+    robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
+    until("struck", () -> bench.session().readings().all().stream().anyMatch(r -> r.struck()));
+    assertThat(bench.session().readings().all()).hasSize(2);
+  }
+
+  @Test
+  void everyStationOpensInBothUnitsAndThemesWithItsWorkingOneActionAway() {
+    for (var theme : Look.Theme.values()) {
+      for (var station : Station.values()) {
+        robot.clickOn("#station-" + station.name().toLowerCase(Locale.ROOT));
+        WaitForAsyncUtils.waitForFxEvents();
+        assertThat(robot.lookup(".page-title").queryAllAs(Label.class))
+            .anySatisfy(l -> assertThat(l.getText()).isEqualTo(station.title()));
+      }
+      robot.clickOn("#theme");
+      assertThat(theme).isNotEqualTo(bench.look().themeProperty().get());
+    }
+    robot.clickOn("#station-squeeze").clickOn("#open-static_compression");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(text("#working-static_compression")).contains("÷", "cc", "geometry");
+    robot.clickOn("#units");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(bench.session().build().units()).isEqualTo(UnitSystem.METRIC);
+    assertThat(text("#squeeze-gasketBore-text")).isEqualTo("105.16");
+  }
+
+  @Test
+  void theOtherBuildGoesOnTheBenchAndChoicesAreKept() {
+    robot.clickOn("#builds").type(KeyCode.DOWN).type(KeyCode.ENTER);
+    until("opened", () -> bench.session().build().name().equals("Paddock four"));
+    settle();
+    assertThat(curve().ghost()).isNull();
+    double before = power();
+    robot.clickOn("#station-breathing");
+    type("#intake-runnerLength-text", "300");
+    settle();
+    assertThat(power()).isNotEqualTo(before);
+    robot.clickOn("#station-heads");
+    type("#intake-flow-row-2-text", "10");
+    assertThat(text("#intake-flow-refusal") == null ? "" : text("#intake-flow-refusal")).isEmpty();
+    type("#intake-lift-row-2-text", "1");
+    assertThat(text("#intake-flow-refusal")).contains("lifts rise");
+  }
+
+  @Test
+  void everyCylinderIsSolvedInTheBackgroundAndCanBeCancelled() throws Exception {
+    robot.clickOn("#full-run");
+    until("running", () -> curve().isRunning());
+    // The window goes on: an event put in its queue comes back at once.
+    var turn = new CountDownLatch(1);
+    Platform.runLater(turn::countDown);
+    assertThat(turn.await(2, TimeUnit.SECONDS)).isTrue();
+    robot.clickOn("#cancel-run");
+    until("cancelled", () -> !curve().isRunning());
+    assertThat(curve().curve().fidelity()).isEqualTo(Fidelity.LIVE);
+    robot.clickOn("#full-run");
+    until("solved", () -> !curve().isRunning() && curve().curve().fidelity() == Fidelity.FULL);
+    assertThat(curve().failures()).isEmpty();
+  }
+
+  @Test
+  void documentsGoOutAndComeInAndDamagedOnesAreRefused() throws Exception {
+    var file = folder.resolve("out.json");
+    robot.interact(() -> bench.transfer().sendOut(file));
+    assertThat(BuildJson.read(Files.readString(file)).build().name())
+        .isEqualTo("Club hill-climb V8");
+    robot.interact(() -> bench.transfer().sendOut(folder.resolve("a.curve.csv")));
+    assertThat(Files.readString(folder.resolve("a.curve.csv"))).startsWith("rpm,brake_torque_nm");
+    Files.writeString(file, Files.readString(file).substring(0, 700));
+    robot.interact(() -> bench.transfer().bringIn(file));
+    assertThat(text("#foot")).contains("✕", "line", "column");
+    assertThat(bench.session().builds()).hasSize(2);
+  }
+}
