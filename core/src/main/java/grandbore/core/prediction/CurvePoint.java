@@ -21,6 +21,7 @@ package grandbore.core.prediction;
  * @param exhaustTemperature of the gas that leaves the cylinder, mass mean, K
  * @param plenumPressure mean, Pa
  * @param cycles run until it was periodic
+ * @param cellSteps cells of the network moved on, times steps, for measuring speed
  * @param converged whether torque and trapped mass changed by less than 0.1 % a cycle
  * @param note why not, empty where converged
  */
@@ -43,5 +44,6 @@ public record CurvePoint(
     double exhaustTemperature,
     double plenumPressure,
     int cycles,
+    long cellSteps,
     boolean converged,
     String note) {}

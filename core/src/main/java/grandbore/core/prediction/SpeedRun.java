@@ -51,6 +51,7 @@ final class SpeedRun {
     int most = live ? MOST_LIVE : MOST_FULL;
     int cycle = 0;
     String note = "";
+    cellSteps = 0;
     double plenum = 0;
     while (settled < 2 && cycle < most) {
       network.takePlenumPressure();
@@ -177,16 +178,8 @@ final class SpeedRun {
         exhaust,
         plenum,
         cycles,
+        cellSteps,
         converged,
         note);
-  }
-
-  EngineNetwork network() {
-    return network;
-  }
-
-  /** Cells moved on, times steps, since the start. */
-  long cellSteps() {
-    return cellSteps;
   }
 }

@@ -1,0 +1,73 @@
+package grandbore.bench;
+
+import grandbore.core.build.Build;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.Predictor;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.function.Supplier;
+
+/** Times the predictions on this machine: least, median and most of some runs after a warm-up. */
+public final class Bench {
+  private static final int WARM_UP = 6;
+  private static final int RUNS = 9;
+
+  private Bench() {}
+
+  public static void main(String[] arguments) {
+    var eight = DemoBuilds.hillClimbEight();
+    var four = DemoBuilds.paddockFour();
+    int workers = Runtime.getRuntime().availableProcessors();
+    System.out.printf("%d processors, Java %s%n", workers, Runtime.version());
+    try (var all = new Predictor();
+        var one = new Predictor(1)) {
+      time("V8, live, 15 points", workers, () -> run(all, eight, 15, Fidelity.LIVE));
+      time("V8, live, 15 points, one worker", 1, () -> run(one, eight, 15, Fidelity.LIVE));
+      time("in-line four, live, 15 points", workers, () -> run(all, four, 15, Fidelity.LIVE));
+      time("V8, full, 25 points", workers, () -> run(all, eight, 25, Fidelity.FULL));
+      time("in-line four, full, 25 points", workers, () -> run(all, four, 25, Fidelity.FULL));
+    }
+    var memory = Runtime.getRuntime();
+    System.gc();
+    System.out.printf(
+        "heap in use after all of it: %d MB%n",
+        (memory.totalMemory() - memory.freeMemory()) / (1024 * 1024));
+  }
+
+  private static Curve run(Predictor predictor, Build build, int points, Fidelity fidelity) {
+    return predictor.predict(
+        BuiltEngine.asSpecified(build.combination()), build.speeds().points(points), fidelity);
+  }
+
+  private static void time(String what, int workers, Supplier<Curve> work) {
+    for (int i = 0; i < WARM_UP; i++) {
+      var _ = work.get();
+    }
+    var took = new double[RUNS];
+    Curve curve = null;
+    for (int i = 0; i < RUNS; i++) {
+      long start = System.nanoTime();
+      curve = work.get();
+      took[i] = (System.nanoTime() - start) / 1e6;
+    }
+    Arrays.sort(took);
+    double median = took[RUNS / 2];
+    long steps = curve.points().stream().mapToLong(CurvePoint::cellSteps).sum();
+    long settled = curve.points().stream().filter(CurvePoint::converged).count();
+    System.out.printf(
+        Locale.ROOT,
+        "%-34s %7.0f ms (%.0f to %.0f), %d of %d settled, %.0f ns a cell-step on one core, all"
+            + " in%n",
+        what,
+        median,
+        took[0],
+        took[RUNS - 1],
+        settled,
+        curve.points().size(),
+        median * 1e6 * workers / steps);
+  }
+}
