@@ -7,6 +7,9 @@ import grandbore.core.waves.PipeEnd;
 
 /** One cylinder with its valves, its runner and port, its exhaust port and primary. */
 final class CylinderUnit {
+  /** Share that comes back from a shut valve, the losses of the way taken off. */
+  private static final double WALL_REFLECTION = 0.7;
+
   private final Cylinder cylinder;
   private final Pipe intake;
   private final Pipe exhaust;
@@ -14,6 +17,8 @@ final class CylinderUnit {
   private final ValveLift exhaustLift;
   private final FlowCurve intakeFlow;
   private final FlowCurve exhaustFlow;
+  private final double intakeArea;
+  private final double exhaustArea;
   private final PipeEnd intakeValve;
   private final PipeEnd exhaustValve;
   private double inducted;
@@ -31,6 +36,8 @@ final class CylinderUnit {
     exhaustLift = parts.exhaustLift();
     intakeFlow = parts.intakeFlow();
     exhaustFlow = parts.exhaustFlow();
+    intakeArea = parts.combination().heads().intakePortArea();
+    exhaustArea = parts.combination().heads().exhaustPortArea();
     intakeValve = new PipeEnd(parts.gas(), intake, false, cylinder);
     exhaustValve = new PipeEnd(parts.gas(), exhaust, true, cylinder);
   }
@@ -77,6 +84,20 @@ final class CylinderUnit {
       return true;
     }
     return false;
+  }
+
+  /** Share of a sound wave that the intake valve sends back at a phase. */
+  double intakeReflection(double phase) {
+    return reflection(intakeFlow.at(intakeLift.at(phase)), intakeArea);
+  }
+
+  /** Share of a sound wave that the exhaust valve sends back at a phase. */
+  double exhaustReflection(double phase) {
+    return reflection(exhaustFlow.at(exhaustLift.at(phase)), exhaustArea);
+  }
+
+  private static double reflection(double open, double pipe) {
+    return WALL_REFLECTION * Math.max(0, 1 - open / pipe);
   }
 
   Cylinder cylinder() {

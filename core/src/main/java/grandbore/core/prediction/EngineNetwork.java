@@ -18,7 +18,8 @@ final class EngineNetwork {
   /** Flow coefficient of a runner's mouth with a worked radius. */
   private static final double MOUTH = 0.95;
 
-  private static final double LARGEST_ANGLE = Math.toRadians(1);
+  private static final double STEP = Math.toRadians(1);
+  private static final double MOST_PARTS = 200;
 
   private final EngineParts parts;
   private final int cylinders;
@@ -28,13 +29,16 @@ final class EngineNetwork {
   private final List<Collector> collectors = new ArrayList<>();
   private final Atmosphere inletAir;
   private final Volume plenum;
+  private final double plenumOpenArea;
   private final Orifice meter;
   private final boolean live;
   private final Replay plenumReplay = new Replay();
+  private final List<Echo> echoes = new ArrayList<>();
   private final double[] flows = new double[5];
   private final double[] copy = new double[5];
   private double plenumPressureSum;
   private double elapsed;
+  private long steps;
 
   /**
    * @param clearances volume of each cylinder at top centre, m³, by number
@@ -53,6 +57,7 @@ final class EngineNetwork {
             ? new Volume(
                 parts.gas(), c.intake().plenumVolume().si(), pascal, parts.chargeTemperature(), 0)
             : null;
+    plenumOpenArea = cylinders * c.intake().runnerEntry().si() + parts.meterArea();
     meter = shared ? new Orifice(parts.gas(), inletAir, plenum, parts.meterArea()) : null;
     int banks = bottom.layout() == grandbore.core.combination.BottomEnd.Layout.VEE ? 2 : 1;
     int solvedBanks = live ? 1 : banks;
@@ -76,6 +81,9 @@ final class EngineNetwork {
       mouths.add(mouth);
       collectors.get(live ? 0 : bottom.bank(number)).join(unit);
     }
+    for (int k = 1; live && k < cylinders; k++) {
+      echoes.add(new Echo());
+    }
     for (var collector : collectors) {
       pipes.add(collector.pipe());
     }
@@ -89,13 +97,41 @@ final class EngineNetwork {
     return sum / values.length;
   }
 
-  /** Moves everything on by one stable step; returns the crank angle it took, rad. */
+  /**
+   * Moves everything on by one step of the crank; returns its angle, rad. Every cycle has the same
+   * steps, so that cycles can be compared; where waves are too fast for one, it is taken in parts.
+   */
   double step(double speed, double meanPistonSpeed) {
-    double dt = LARGEST_ANGLE / speed;
+    double left = STEP;
+    while (left > 0) {
+      double dt = stableStep();
+      double parts1 = Math.ceil(left / (dt * speed) * (1 - 1e-9));
+      if (!(parts1 < MOST_PARTS)) {
+        return Double.NaN;
+      }
+      double angle = parts1 <= 1 ? left : left / parts1;
+      move(angle / speed, angle, meanPistonSpeed);
+      left = parts1 <= 1 ? 0 : left - angle;
+    }
+    return STEP;
+  }
+
+  private double stableStep() {
+    double dt = Double.MAX_VALUE;
     for (int i = 0; i < pipes.size(); i++) {
       dt = Math.min(dt, pipes.get(i).stableStep());
     }
-    double angle = dt * speed;
+    for (int i = 0; i < collectors.size(); i++) {
+      dt = Math.min(dt, collectors.get(i).stableStep());
+    }
+    if (plenum != null) {
+      dt = Math.min(dt, plenum.stableStep(plenumOpenArea));
+    }
+    return dt;
+  }
+
+  private void move(double dt, double angle, double meanPistonSpeed) {
+    steps++;
     for (int i = 0; i < pipes.size(); i++) {
       pipes.get(i).predict(dt);
     }
@@ -106,14 +142,14 @@ final class EngineNetwork {
       mouths.get(i).couple(dt);
     }
     if (plenum != null) {
-      copyToPlenum(dt);
+      copyToPlenum(dt, angle / dt);
       meter.couple(dt);
       plenum.settle();
       plenumPressureSum += plenum.pressure() * dt;
       elapsed += dt;
     }
     for (int i = 0; i < collectors.size(); i++) {
-      collectors.get(i).couple(dt, units.get(0).cylinder().phase());
+      collectors.get(i).couple(dt, units.get(0), angle / dt);
     }
     for (int i = 0; i < pipes.size(); i++) {
       pipes.get(i).update(dt);
@@ -121,11 +157,15 @@ final class EngineNetwork {
     for (int i = 0; i < units.size(); i++) {
       units.get(i).advance(dt, angle, meanPistonSpeed);
     }
-    return angle;
+  }
+
+  /** Steps and parts of steps since the start. */
+  long steps() {
+    return steps;
   }
 
   /** Live: the other cylinders' flows, from this one's, each at its own phase. */
-  private void copyToPlenum(double dt) {
+  private void copyToPlenum(double dt, double speed) {
     if (!live || cylinders == 1) {
       return;
     }
@@ -138,14 +178,24 @@ final class EngineNetwork {
     flows[Replay.PRESSURE] = plenum.pressure();
     plenumReplay.record(phase, flows);
     double admittance = mouth.admittance();
+    double delay = units.get(0).intake().echoTime() * speed;
     for (int k = 1; k < cylinders; k++) {
       if (plenumReplay.isReady()) {
         plenumReplay.at(shifted(phase, k, cylinders), copy);
       } else {
         System.arraycopy(flows, 0, copy, 0, copy.length);
       }
+      double copyPhase = shifted(phase, k, cylinders);
+      double answer =
+          echoes
+              .get(k - 1)
+              .answer(
+                  phase,
+                  plenum.pressure() - copy[Replay.PRESSURE],
+                  delay,
+                  units.get(0).intakeReflection(copyPhase));
       double h = parts.gas().enthalpy(plenum.temperature(), plenum.burned());
-      Replay.answer(copy, admittance, plenum.pressure(), h, plenum.burned());
+      Replay.answer(copy, answer * admittance, h, plenum.burned());
       plenum.receive(copy[0] * dt, copy[2] * dt, copy[3] * dt);
     }
   }

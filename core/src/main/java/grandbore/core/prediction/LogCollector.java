@@ -19,12 +19,14 @@ final class LogCollector extends Collector {
   private final List<PipeEnd> branches = new ArrayList<>();
   private final PipeEnd outlet;
   private final double branchArea;
+  private final double openArea;
 
   LogCollector(EngineParts parts, int bankCylinders, boolean live) {
     super(parts, bankCylinders, live);
     gas = parts.gas();
     double d = parts.combination().exhaust().primaryDiameter().si();
     branchArea = Math.PI / 4 * d * d;
+    openArea = bankCylinders * branchArea + parts.collectorArea();
     double volume = bankCylinders * LOG_PITCH * d * parts.collectorArea();
     log = new Volume(gas, volume, outside().pressure(), 900, 1);
     outlet = new PipeEnd(gas, pipe(), true, log);
@@ -54,10 +56,20 @@ final class LogCollector extends Collector {
   }
 
   @Override
-  void addCopy(double dt) {
+  void addCopy(double dt, double answer) {
     double h = gas.enthalpy(log.temperature(), log.burned());
-    Replay.answer(flows, branches.getLast().admittance(), log.pressure(), h, log.burned());
+    Replay.answer(flows, answer * branches.getLast().admittance(), h, log.burned());
     log.receive(flows[0] * dt, flows[2] * dt, flows[3] * dt);
+  }
+
+  @Override
+  double stableStep() {
+    return log.stableStep(openArea);
+  }
+
+  @Override
+  double pressure() {
+    return log.pressure();
   }
 
   @Override

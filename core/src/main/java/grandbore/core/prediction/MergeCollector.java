@@ -7,14 +7,25 @@ final class MergeCollector extends Collector {
   /** Cosine of the usual angle between a primary and the collector's axis, 12°. */
   private static final double MERGE_COSINE = 0.978;
 
+  /** Length of the merge in collector diameters. */
+  private static final double MERGE_LENGTH = 1;
+
   private final Junction junction;
+  private final double copiesArea;
   private int solved = -1;
 
   MergeCollector(EngineParts parts, int bankCylinders, boolean live) {
     super(parts, bankCylinders, live);
     double diameter = parts.combination().exhaust().collectorDiameter().si();
     junction =
-        new Junction(parts.gas(), parts.collectorArea() * diameter, outside().pressure(), 900, 1);
+        new Junction(
+            parts.gas(),
+            MERGE_LENGTH * parts.collectorArea() * diameter,
+            outside().pressure(),
+            900,
+            1);
+    double primary = parts.combination().exhaust().primaryDiameter().si();
+    copiesArea = live ? (bankCylinders - 1) * Math.PI / 4 * primary * primary : 0;
     junction.join(pipe(), true, -1);
   }
 
@@ -31,14 +42,20 @@ final class MergeCollector extends Collector {
   }
 
   @Override
-  void addCopy(double dt) {
+  void addCopy(double dt, double answer) {
     Replay.answer(
-        flows,
-        junction.admittance(solved),
-        junction.pressure(),
-        junction.enthalpy(),
-        junction.burned());
+        flows, answer * junction.admittance(solved), junction.enthalpy(), junction.burned());
     junction.add(flows[0], flows[1], flows[2], flows[3]);
+  }
+
+  @Override
+  double stableStep() {
+    return junction.stableStep(copiesArea);
+  }
+
+  @Override
+  double pressure() {
+    return junction.pressure();
   }
 
   @Override

@@ -12,7 +12,7 @@ final class Replay {
   private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
 
   /** Share of the new cycle in what is kept: copies that lag a cycle would else hunt. */
-  private static final double FRESH = 0.5;
+  private static final double FRESH = 0.6;
 
   /** Row after row, all fields of a degree side by side; the first row again at the end. */
   private final double[] rows = new double[(ROWS + 1) * FIELDS];
@@ -69,14 +69,13 @@ final class Replay {
   }
 
   /**
-   * Turns what was kept (mass flow, momentum flow, and the pipe's own stagnation enthalpy and
-   * burned share) into the flows a copy would have against the pressure that now stands there: it
-   * answers the difference with its pipe's admittance. Gas that comes out of the copy is the
-   * pipe's; gas that goes in is as it stands now.
+   * Turns what was kept into the flows a copy would have with another outflow. Gas that comes out
+   * of the copy is the pipe's; gas that goes in is as it stands now.
+   *
+   * @param answer outflow added to the one that was kept, kg/s
    */
-  static void answer(
-      double[] flows, double admittance, double pressure, double enthalpy, double burned) {
-    double mass = flows[0] + admittance * (flows[PRESSURE] - pressure);
+  static void answer(double[] flows, double answer, double enthalpy, double burned) {
+    double mass = flows[0] + answer;
     boolean out = mass > 0;
     flows[2] = mass * (out ? flows[2] : enthalpy);
     flows[3] = mass * (out ? flows[3] : burned);

@@ -92,12 +92,11 @@ final class SpeedRun {
     int before = first.cycles();
     boolean sought = !(seekSpark && bestTorque);
     boolean wasClosed = first.cylinder().isClosed();
-    int cells = network.cells();
+    long from = network.steps();
     while (first.cycles() == before) {
       if (!(network.step(speed, piston) > 0)) {
         return false;
       }
-      cellSteps += cells;
       boolean closed = first.cylinder().isClosed();
       if (!sought && closed && !wasClosed) {
         seek(first.cylinder(), speed, piston);
@@ -105,6 +104,7 @@ final class SpeedRun {
       }
       wasClosed = closed;
     }
+    cellSteps += (network.steps() - from) * network.cells();
     return true;
   }
 

@@ -32,6 +32,8 @@ public final class Junction {
     }
   }
 
+  private static final double COURANT = 0.8;
+
   private final WorkingGas gas;
   private final double volume;
   private final List<Branch> branches = new ArrayList<>();
@@ -62,6 +64,21 @@ public final class Junction {
   public int join(Pipe pipe, boolean atStart, double cosine) {
     branches.add(new Branch(pipe, atStart, cosine));
     return branches.size() - 1;
+  }
+
+  /**
+   * The longest step in which the cell does not overshoot the pipes' pressures, s.
+   *
+   * @param moreArea open to it besides the branches, m²
+   */
+  public double stableStep(double moreArea) {
+    double open = moreArea;
+    for (int k = 0; k < branches.size(); k++) {
+      open += branches.get(k).inside.area;
+    }
+    double sound = Math.sqrt(gamma * pressure * volume / mass);
+    double axial = Math.abs(momentum / mass);
+    return open == 0 ? Double.MAX_VALUE : COURANT * volume / ((sound + axial) * open);
   }
 
   /** Adds flows from a source that is not a branch: a copy of a pipe, shifted in phase. */

@@ -390,6 +390,15 @@ public final class Pipe {
     return temperature[i];
   }
 
+  /** Time a sound wave takes up and down the pipe, s. */
+  public double echoTime() {
+    double time = 0;
+    for (int i = 0; i < cells; i++) {
+      time += 2 * cellLength / sound[i];
+    }
+    return time;
+  }
+
   /** Mass of gas in the pipe, kg. */
   public double mass() {
     double sum = 0;

@@ -4,6 +4,8 @@ import grandbore.core.gas.WorkingGas;
 
 /** A well-mixed volume of gas: mass, energy and composition. */
 public final class Volume implements Reservoir {
+  private static final double COURANT = 0.8;
+
   private final WorkingGas gas;
   private final double cubicMetres;
   private double mass;
@@ -51,6 +53,13 @@ public final class Volume implements Reservoir {
   @Override
   public double burned() {
     return burned;
+  }
+
+  /** The longest step in which pipes of so much area, m², do not make it overshoot, s. */
+  public double stableStep(double openArea) {
+    double r = gas.gasConstant(burned);
+    double sound = Math.sqrt((1 + r / gas.cv(temperature, burned)) * r * temperature);
+    return COURANT * cubicMetres / (sound * openArea);
   }
 
   public double mass() {
