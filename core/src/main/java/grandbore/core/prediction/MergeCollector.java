@@ -7,6 +7,8 @@ final class MergeCollector extends Collector {
   /** Cosine of the usual angle between a primary and the collector's axis, 12°. */
   private static final double MERGE_COSINE = 0.978;
 
+  private static final double SOLVED_FREEDOM = 1.9;
+
   /** Length of the merge in collector diameters. */
   private static final double MERGE_LENGTH = 1;
 
@@ -50,7 +52,8 @@ final class MergeCollector extends Collector {
 
   @Override
   double stableStep() {
-    return junction.stableStep(copiesArea);
+    // Copies answer a step late and so stand less than solved primaries do.
+    return (copiesArea > 0 ? 1 : SOLVED_FREEDOM) * junction.stableStep(copiesArea);
   }
 
   @Override
