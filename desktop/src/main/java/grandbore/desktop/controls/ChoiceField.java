@@ -10,6 +10,8 @@ import javafx.util.StringConverter;
 
 /** One choice among words, kept like any input. */
 public final class ChoiceField<T> extends ComboBox<T> {
+  private static final double WIDTH = 172;
+
   private boolean showing;
 
   /**
@@ -26,6 +28,8 @@ public final class ChoiceField<T> extends ComboBox<T> {
       BiFunction<Build, T, Build> write) {
     getItems().setAll(choices);
     setAccessibleText(label);
+    setPrefWidth(WIDTH);
+    setMinWidth(WIDTH);
     setId(label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
     setConverter(
         new StringConverter<>() {

@@ -33,6 +33,8 @@ public final class InputField extends VBox {
     text.setId(id + "-text");
     text.setTooltip(new Tooltip(field.spec().label() + ": " + field.spec().why()));
     getStyleClass().add("input");
+    mark.setId(id + "-mark");
+    mark.setOnMouseClicked(e -> nextProvenance());
     unit.getStyleClass().add("unit");
     var row = new HBox(4, mark, text, unit);
     row.setAlignment(Pos.CENTER_LEFT);
@@ -76,6 +78,14 @@ public final class InputField extends VBox {
     }
     var from = given.provenance() == Provenance.ASSUMED ? Provenance.CARD : given.provenance();
     session.put(field, given.with(si, from));
+  }
+
+  /** A click on the mark says where the number came from: the next kind, round and round. */
+  private void nextProvenance() {
+    var given = field.get(session.build().combination());
+    var all = Provenance.values();
+    session.put(
+        field, given.with(given.si(), all[(given.provenance().ordinal() + 1) % all.length]));
   }
 
   /** The name beside it, for rows of inputs. */

@@ -45,6 +45,6 @@ public final class ProvenanceMark extends StackPane {
       }
     }
     setAccessibleText(p.word());
-    tip.setText(p.word());
+    tip.setText(p.word() + (getOnMouseClicked() == null ? "" : "; click: where it came from"));
   }
 }

@@ -236,7 +236,16 @@ final class CurveChart extends StackPane {
       return;
     }
     var p = look.palette();
-    curve.peakTorque().ifPresent(at -> peak(0, at.rpm(), torque(at), Palette.awt(p.dye())));
+    curve
+        .peakTorque()
+        .ifPresent(
+            at -> {
+              // Under its curve where the power passes just above.
+              double gap = power(at) - torque(at);
+              boolean crossed = units == UnitSystem.US && gap > 0 && gap < 0.2 * torqueTop;
+              peak(
+                  0, at.rpm(), torque(at) - (crossed ? 0.11 * torqueTop : 0), Palette.awt(p.dye()));
+            });
     curve.peakPower().ifPresent(at -> peak(1, at.rpm(), power(at), Palette.awt(p.power())));
     for (var point : curve.points()) {
       if (!point.converged()) {

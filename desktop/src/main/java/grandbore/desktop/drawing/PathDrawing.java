@@ -10,7 +10,7 @@ import javafx.scene.text.TextAlignment;
 
 /** One cylinder's whole gas path, straightened, lengths and widths to one scale. */
 public final class PathDrawing extends Drawing {
-  private static final double HEIGHT = 236;
+  private static final double HEIGHT = 214;
   private static final int ROWS = 4;
   private static final double CHARACTER = 6.1;
 
@@ -40,7 +40,7 @@ public final class PathDrawing extends Drawing {
       whole += l;
     }
     double scale = (width - 24) / whole;
-    double y = 84;
+    double y = 60;
     double x = 12;
     if (in.manifold() == Intake.Manifold.PLENUM) {
       pen.box(palette.gas(), x, y - plenum * scale / 2, plenum * scale, plenum * scale);
@@ -107,9 +107,9 @@ public final class PathDrawing extends Drawing {
         row++;
       }
       rowEnds[row] = start + wide;
-      double level = 132 + 22 * row;
-      pen.thin(at[i], 114, at[i], level + 4);
-      pen.thin(at[i + 1], 114, at[i + 1], level + 4);
+      double level = 110 + 22 * row;
+      pen.thin(at[i], 92, at[i], level + 4);
+      pen.thin(at[i + 1], 92, at[i + 1], level + 4);
       pen.dimension(at[i], level, at[i + 1], level);
       pen.text(label, palette.ink(), TextAlignment.LEFT, start, level + 10);
     }

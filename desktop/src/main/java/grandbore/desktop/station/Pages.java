@@ -181,7 +181,7 @@ public final class Pages {
     return page(
         "Bottom end",
         "Section through one cylinder, to scale. Type at any dimension: 4 1/8, 104.8 mm, .030"
-            + " over.",
+            + " over. A click on a mark says where its number came from.",
         drawing,
         turn,
         new InputGrid(session)
