@@ -43,11 +43,12 @@ final class EngineParts {
 
   /**
    * Velocity heads lost in a right-angled bend of 1 to 1.5 diameters (D. S. Miller, Internal Flow
-   * Systems, 1978: 0.2 to 0.35; from memory), and in the bends of headers and of a cast manifold.
+   * Systems, 1978: 0.2 to 0.35; from memory); headers turn by two and a half of them in all, the
+   * branches of a cast manifold by two.
    */
   private static final double BEND = 0.3;
 
-  private static final double HEADER_BENDS = 0.4;
+  private static final double HEADER_BENDS = 0.75;
   private static final double MANIFOLD_BENDS = 0.6;
   private static final double BENCH_DEPRESSION = 28 * 249.08891;
 

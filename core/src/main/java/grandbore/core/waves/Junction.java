@@ -6,9 +6,9 @@ import java.util.List;
 
 /**
  * The cell where pipes meet: a collector. It holds mass, momentum along its own axis, energy and
- * burned mass; every pipe's end meets it through the HLLC flux, with the cell's velocity seen along
- * that pipe's axis. So a pulse keeps the part of its momentum that points down the collector and
- * the rest is lost, as in a merge of that angle. Walls push with the cell's pressure.
+ * burned mass; every pipe's end meets it through the HLLC flux. So a pulse keeps the part of its
+ * momentum that points down the collector and the rest is lost, as in a merge of that angle. Walls
+ * push with the cell's pressure.
  */
 public final class Junction {
   private static final class Branch {
@@ -33,6 +33,9 @@ public final class Junction {
   }
 
   private static final double COURANT = 0.8;
+
+  /** Below this, m/s, flows share evenly. */
+  private static final double STILL = 20;
 
   private final WorkingGas gas;
   private final double volume;
@@ -96,9 +99,20 @@ public final class Junction {
     double de = addedEnergy;
     double db = addedBurned;
     double axial = momentum / mass;
+    double arriving = Math.max(0, addedMass) * volume / mass;
+    double outletArea = 0;
     for (int k = 0; k < branches.size(); k++) {
       var b = branches.get(k);
-      flux(b, axial);
+      b.pipe.endState(b.atStart, b.inside);
+      if (b.cosine > 0) {
+        arriving += arriving(b);
+      } else {
+        outletArea += b.inside.area;
+      }
+    }
+    for (int k = 0; k < branches.size(); k++) {
+      var b = branches.get(k);
+      flux(b, axial, facing(b, axial, arriving, outletArea));
       dm += b.mass;
       // Thrust of the gas less the cell's own pressure on the same area: zero at rest.
       dMomentum += b.cosine * (b.momentum - pressure * b.inside.area);
@@ -126,12 +140,26 @@ public final class Junction {
     pressure = mass * r * temperature / volume;
   }
 
+  /**
+   * The cell's velocity as a pipe's end meets it: the flow down the outlet, shared out by what
+   * arrives from each pipe, over that pipe's own area. So a sound wave splits at a step in area as
+   * the closed form has it; a pipe from which nothing arrives meets gas that does not move its way.
+   */
+  private static double facing(Branch b, double axial, double arriving, double outletArea) {
+    if (b.cosine <= 0) {
+      return -axial;
+    }
+    return axial * outletArea / b.inside.area * arriving(b) / arriving;
+  }
+
+  private static double arriving(Branch b) {
+    return (Math.max(0, b.inside.velocity) + STILL) * b.inside.area;
+  }
+
   /** HLLC between the pipe's end (left, outward positive) and the cell. */
-  private void flux(Branch b, double axial) {
-    b.pipe.endState(b.atStart, b.inside);
+  private void flux(Branch b, double axial, double uJ) {
     var in = b.inside;
     double rhoJ = mass / volume;
-    double uJ = axial * b.cosine;
     double cL = Math.sqrt(in.gamma * in.pressure / in.density);
     double cR = Math.sqrt(gamma * pressure / rhoJ);
     double sL = Math.min(in.velocity - cL, uJ - cR);

@@ -1,0 +1,288 @@
+package grandbore.core.prediction;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.Mixture;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.demo.DynoCases;
+import grandbore.core.gas.FuelKind;
+import grandbore.core.units.Measure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.function.UnaryOperator;
+import org.assertj.core.data.Percentage;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.Test;
+
+/** What manifolds, weather, fuel and spark do; signs and sizes are common practice, no source. */
+class BreathingTest {
+  private static final Predictor PREDICTOR = new Predictor();
+  private static final Combination EIGHT = DemoBuilds.hillClimbEight().combination();
+  private static final Combination FOUR = DemoBuilds.paddockFour().combination();
+  private static final List<Double> SPEEDS = List.of(3500.0, 5000.0, 6500.0);
+
+  @AfterAll
+  static void stop() {
+    PREDICTOR.close();
+  }
+
+  private static Combination with(Combination c, String path, double value, Measure unit) {
+    var field = Specs.field(path);
+    return field.with(c, field.get(c).with(unit.toSi(value), Provenance.CARD));
+  }
+
+  private static Combination burning(Combination c, UnaryOperator<Mixture> change) {
+    return new Combination(
+        c.name(),
+        c.bottomEnd(),
+        c.squeeze(),
+        c.cam(),
+        c.valveTrain(),
+        c.heads(),
+        c.intake(),
+        c.exhaust(),
+        change.apply(c.mixture()),
+        c.weather());
+  }
+
+  private static Combination piped(Combination c, Exhaust.Kind kind, Exhaust.Outlet outlet) {
+    var x = c.exhaust();
+    return new Combination(
+        c.name(),
+        c.bottomEnd(),
+        c.squeeze(),
+        c.cam(),
+        c.valveTrain(),
+        c.heads(),
+        c.intake(),
+        new Exhaust(
+            kind,
+            x.primaryLength(),
+            x.primaryDiameter(),
+            x.collectorLength(),
+            x.collectorDiameter(),
+            outlet,
+            x.systemFlow()),
+        c.mixture(),
+        c.weather());
+  }
+
+  private static List<CurvePoint> run(Combination c, Fidelity fidelity, List<Double> speeds) {
+    var points = PREDICTOR.predict(BuiltEngine.asSpecified(c), speeds, fidelity).points();
+    assertThat(points).allSatisfy(p -> assertThat(p.converged()).as(p.note()).isTrue());
+    return points;
+  }
+
+  private static double power(Combination c) {
+    return run(c, Fidelity.LIVE, List.of(6500.0)).getFirst().power();
+  }
+
+  /** Long-tube headers beat cast manifolds everywhere, at low speed too. */
+  @Test
+  void headersBeatCastManifoldsOverTheWholeCurve() {
+    var cases = DynoCases.all();
+    var headers = run(cases.get(2).combination(), Fidelity.FULL, List.of(2500.0, 4500.0, 5500.0));
+    var cast = run(cases.get(3).combination(), Fidelity.FULL, List.of(2500.0, 4500.0, 5500.0));
+    for (int i = 0; i < headers.size(); i++) {
+      assertThat(headers.get(i).torque()).isGreaterThan(cast.get(i).torque());
+      assertThat(headers.get(i).residual()).isLessThan(cast.get(i).residual());
+    }
+  }
+
+  /** A larger cam gives most at the top and nothing much below 3,000. */
+  @Test
+  void aLargerCamGivesAtTheTop() {
+    var small = run(DynoCases.all().get(2).combination(), Fidelity.LIVE, List.of(2500.0, 6300.0));
+    var large = run(DynoCases.all().get(4).combination(), Fidelity.LIVE, List.of(2500.0, 6300.0));
+    double low = large.get(0).power() / small.get(0).power();
+    double high = large.get(1).power() / small.get(1).power();
+    assertThat(high).isGreaterThan(1.06);
+    assertThat(low).isBetween(0.9, 1.03);
+  }
+
+  @Test
+  void silencersCostPowerAndMoreSoWhereTheyPassLess() {
+    var headers = Exhaust.Kind.HEADERS;
+    double open = power(piped(EIGHT, headers, Exhaust.Outlet.OPEN));
+    var system = piped(EIGHT, headers, Exhaust.Outlet.SYSTEM);
+    double easy = power(with(system, "exhaust.systemFlow", 900, Measure.CUBIC_FEET_PER_MINUTE));
+    double tight = power(with(system, "exhaust.systemFlow", 250, Measure.CUBIC_FEET_PER_MINUTE));
+    assertThat(easy).isLessThan(1.02 * open);
+    assertThat(tight).isLessThan(0.97 * easy);
+    var point =
+        run(
+                with(system, "exhaust.systemFlow", 250, Measure.CUBIC_FEET_PER_MINUTE),
+                Fidelity.LIVE,
+                List.of(6500.0))
+            .getFirst();
+    assertThat(point.pmep())
+        .isGreaterThan(run(EIGHT, Fidelity.LIVE, List.of(6500.0)).getFirst().pmep());
+  }
+
+  /** A throttle each for a manifold that was the restriction gains much: the demo's four. */
+  @Test
+  void oneSmallThrottleForAllStranglesAFour() {
+    var i = FOUR.intake();
+    var shared =
+        new Combination(
+            FOUR.name(),
+            FOUR.bottomEnd(),
+            FOUR.squeeze(),
+            FOUR.cam(),
+            FOUR.valveTrain(),
+            FOUR.heads(),
+            new Intake(
+                Intake.Manifold.PLENUM,
+                i.fuelling(),
+                i.runnerLength(),
+                i.runnerTurn(),
+                i.runnerEntry(),
+                i.runnerExit(),
+                i.plenumVolume(),
+                i.meterFlow().with(0.5 * i.meterFlow().si(), Provenance.CARD),
+                i.ratingDepression()),
+            FOUR.exhaust(),
+            FOUR.mixture(),
+            FOUR.weather());
+    assertThat(power(shared)).isLessThan(0.87 * power(FOUR));
+    assertThat(run(shared, Fidelity.LIVE, List.of(6500.0)).getFirst().plenumPressure())
+        .isLessThan(0.93 * FOUR.weather().pressure().si());
+  }
+
+  /** Power goes nearly with the air's density: thin air and hot air cost it. */
+  @Test
+  void thinAndHotAirCostPower() {
+    double sea = power(EIGHT);
+    double hill = power(with(EIGHT, "weather.pressure", 25.0, Measure.INCHES_OF_MERCURY));
+    assertThat(hill / sea).isBetween(0.76, 25.0 / 29.92 + 0.01);
+    double hot = power(with(EIGHT, "weather.temperature", 110, Measure.DEGREES_FAHRENHEIT));
+    // Between the square root and the whole of the density ratio.
+    double ratio = Measure.DEGREES_FAHRENHEIT.toSi(60) / Measure.DEGREES_FAHRENHEIT.toSi(110);
+    assertThat(hot / sea).isBetween(ratio - 0.02, Math.sqrt(ratio) + 0.01);
+    double damp =
+        power(
+            with(
+                with(EIGHT, "weather.temperature", 90, Measure.DEGREES_FAHRENHEIT),
+                "weather.humidity",
+                90,
+                Measure.PERCENT));
+    double dry = power(with(EIGHT, "weather.temperature", 90, Measure.DEGREES_FAHRENHEIT));
+    assertThat(damp / dry).isBetween(0.93, 0.99);
+  }
+
+  /** Rich of stoichiometric gives most power, and it falls to both sides. */
+  @Test
+  void bestPowerLiesRichOfStoichiometric() {
+    double best = power(with(EIGHT, "mixture.lambda", 0.87, Measure.NONE));
+    assertThat(power(with(EIGHT, "mixture.lambda", 1.1, Measure.NONE))).isLessThan(0.95 * best);
+    assertThat(power(with(EIGHT, "mixture.lambda", 0.68, Measure.NONE))).isLessThan(0.99 * best);
+    double methanol =
+        power(
+            burning(
+                EIGHT, m -> new Mixture(FuelKind.METHANOL, m.lambda(), m.spark(), m.advance())));
+    assertThat(methanol / best).isBetween(1.0, 1.15);
+  }
+
+  /** Timing steps give falling returns: 30, 32, 34, 35° gave 538, 546, 552, 555 hp. */
+  @Test
+  void bestTorqueSparkIsTheTopOfAFlatHill() {
+    var best = run(EIGHT, Fidelity.LIVE, List.of(6000.0)).getFirst();
+    double advance = Math.toDegrees(best.spark());
+    var torques = new ArrayList<Double>();
+    for (double d : new double[] {-12, -6, -2, 0, 2, 6}) {
+      var fixed =
+          burning(
+              with(EIGHT, "mixture.advance", advance + d, Measure.DEGREES),
+              m -> new Mixture(m.fuel(), m.lambda(), Mixture.Spark.FIXED, m.advance()));
+      var p = run(fixed, Fidelity.LIVE, List.of(6000.0)).getFirst();
+      assertThat(Math.toDegrees(p.spark())).isCloseTo(advance + d, within(1e-6));
+      torques.add(p.torque() / best.torque());
+    }
+    assertThat(torques.get(0)).isBetween(0.90, 0.992);
+    assertThat(torques.get(1)).isBetween(0.97, 0.999);
+    assertThat(torques.get(2)).isCloseTo(1, within(0.003));
+    assertThat(torques.get(3)).isCloseTo(1, within(0.003));
+    assertThat(torques.get(4)).isCloseTo(1, within(0.003));
+    assertThat(torques.get(5)).isLessThan(1.001);
+    assertThat(torques.get(0)).isLessThan(torques.get(1));
+  }
+
+  /** Halving every cell moves the curve by less than two percent. */
+  @Test
+  void theMeshIsFineEnough() {
+    var engine = BuiltEngine.asSpecified(FOUR);
+    var mesh = Fidelity.FULL.mesh();
+    var finer = new Mesh(mesh.intake() / 2, mesh.exhaust() / 2);
+    var coarse = PREDICTOR.predict(engine, SPEEDS, Fidelity.FULL).points();
+    var fine =
+        PREDICTOR.predict(engine, SPEEDS, Fidelity.FULL, finer, p -> {}, () -> false).points();
+    for (int i = 0; i < SPEEDS.size(); i++) {
+      assertThat(coarse.get(i).torque())
+          .isCloseTo(fine.get(i).torque(), Percentage.withPercentage(2));
+    }
+  }
+
+  /** The same engine, whoever its neighbour in the curve was. */
+  @Test
+  void aPointDoesNotDependOnWhereTheRunCameFrom() {
+    var alone = run(EIGHT, Fidelity.LIVE, List.of(5000.0)).getFirst();
+    try (var single = new Predictor(1)) {
+      var after =
+          single
+              .predict(
+                  BuiltEngine.asSpecified(EIGHT), List.of(3500.0, 4500.0, 5000.0), Fidelity.LIVE)
+              .points()
+              .getLast();
+      assertThat(after.torque()).isCloseTo(alone.torque(), Percentage.withPercentage(0.5));
+    }
+  }
+
+  /** Random valid engines, silly ones too: points settle or say why, and are never nonsense. */
+  @Test
+  void randomEnginesGiveSoundOrExplainedPoints() {
+    var random = new Random(20_26);
+    int settled = 0;
+    int all = 0;
+    for (int i = 0; i < 24; i++) {
+      var c = random.nextBoolean() ? EIGHT : FOUR;
+      for (var f : Specs.fields()) {
+        if (random.nextInt(3) == 0) {
+          c = changed(c, f, random);
+        }
+      }
+      var curve =
+          PREDICTOR.predict(
+              BuiltEngine.asSpecified(c), List.of(1500.0, 4500.0, 8000.0), Fidelity.LIVE);
+      for (var p : curve.points()) {
+        all++;
+        if (p.converged()) {
+          settled++;
+          assertThat(List.of(p.torque(), p.power(), p.volumetricEfficiency(), p.peakPressure()))
+              .allSatisfy(v -> assertThat(v).isFinite());
+          assertThat(p.trappedMass()).isPositive();
+          assertThat(p.residual()).isBetween(0.0, 1.0);
+          assertThat(p.note()).isEmpty();
+        } else {
+          assertThat(p.note()).isNotEmpty();
+        }
+      }
+    }
+    assertThat(settled).isGreaterThan(all * 8 / 10);
+  }
+
+  private static Combination changed(Combination c, Specs.Field f, Random random) {
+    double factor = 0.6 + 0.8 * random.nextDouble();
+    try {
+      return f.with(c, f.get(c).with(f.get(c).si() * factor, Provenance.ASSUMED));
+    } catch (IllegalArgumentException e) {
+      return c;
+    }
+  }
+}

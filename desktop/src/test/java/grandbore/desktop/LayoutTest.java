@@ -1,0 +1,214 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.book.BuildDocument;
+import grandbore.book.ShopBook;
+import grandbore.core.combination.BottomEnd;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Heads;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Squeeze;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.station.Station;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.layout.Pane;
+import javafx.scene.text.Text;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Nothing is cut off and no inputs lie over one another, at any station, size or unit system. */
+class LayoutTest {
+  @TempDir Path folder;
+
+  private final FxRobot robot = new FxRobot();
+  private Stage stage;
+  private Workbench bench;
+
+  @BeforeEach
+  void open() throws Exception {
+    stage = FxToolkit.registerPrimaryStage();
+    FxToolkit.setupFixture(
+        () -> {
+          var book = ShopBook.open(folder.resolve("book.sqlite"));
+          book.add(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
+          bench = new Workbench(book);
+          stage.setScene(bench.scene());
+          stage.show();
+        });
+  }
+
+  @AfterEach
+  void close() throws Exception {
+    FxToolkit.setupFixture(() -> bench.close());
+  }
+
+  private void at(double width, double height) {
+    robot.interact(
+        () -> {
+          stage.setWidth(width);
+          stage.setHeight(height);
+        });
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void choose(Station station) {
+    robot.interact(() -> bench.rail().choose(station));
+    robot.interact(() -> bench.scene().getRoot().layout());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private List<Node> all(Node from) {
+    var found = new ArrayList<Node>();
+    found.add(from);
+    if (from instanceof javafx.scene.Parent p) {
+      p.getChildrenUnmodifiable().forEach(c -> found.addAll(all(c)));
+    }
+    return found;
+  }
+
+  private void nothingIsCut(String where) {
+    for (var node : all(bench.scene().getRoot())) {
+      if (node instanceof Labeled label
+          && label.isVisible()
+          && !label.getText().isBlank()
+          && label.getWidth() > 0) {
+        for (var inside : label.getChildrenUnmodifiable()) {
+          if (inside instanceof Text shown) {
+            assertThat(shown.getText())
+                .as("%s: “%s”", where, label.getText())
+                .doesNotEndWith("...");
+            assertThat(shown.getText()).doesNotEndWith("…");
+          }
+        }
+      }
+    }
+  }
+
+  private void inputsKeepApart(String where) {
+    for (var node : all(bench.scene().getRoot())) {
+      if (node instanceof Pane drawing && drawing.getStyleClass().contains("drawing")) {
+        var fields = drawing.getChildren().stream().filter(c -> c instanceof InputField).toList();
+        for (int i = 0; i < fields.size(); i++) {
+          Bounds a = fields.get(i).getBoundsInParent();
+          assertThat(a.getMinX()).as(where + " left of drawing").isGreaterThanOrEqualTo(0);
+          assertThat(a.getMaxX()).as(where).isLessThanOrEqualTo(drawing.getWidth() + 1);
+          assertThat(a.getMaxY()).as(where).isLessThanOrEqualTo(drawing.getHeight() + 1);
+          for (int j = 0; j < i; j++) {
+            assertThat(a.intersects(fields.get(j).getBoundsInParent()))
+                .as("%s: %s over %s", where, fields.get(i).getId(), fields.get(j).getId())
+                .isFalse();
+          }
+        }
+      }
+    }
+  }
+
+  private void everyStation(String where) {
+    for (var station : Station.values()) {
+      choose(station);
+      nothingIsCut(where + " " + station);
+      inputsKeepApart(where + " " + station);
+    }
+  }
+
+  @Test
+  void everythingIsReadableAtBothSizesAndInBothUnits() {
+    at(1280, 800);
+    everyStation("1280×800 US");
+    robot.interact(() -> bench.session().edit("Units", b -> b.with(UnitSystem.METRIC)));
+    everyStation("1280×800 metric");
+    at(1100, 700);
+    everyStation("1100×700 metric");
+  }
+
+  /** Long and short strokes, wide and narrow bores: the drawing's inputs stay apart. */
+  @Test
+  void theSectionStaysReadableAtOtherProportions() {
+    at(1280, 800);
+    double[][] sizes = {{0.070, 0.095, 0.150}, {0.120, 0.060, 0.140}, {0.085, 0.085, 0.130}};
+    for (var s : sizes) {
+      robot.interact(() -> stretch(s[0], s[1], s[2]));
+      for (var station : new Station[] {Station.BOTTOM_END, Station.SQUEEZE}) {
+        choose(station);
+        inputsKeepApart("bore %.3f stroke %.3f".formatted(s[0], s[1]));
+      }
+    }
+  }
+
+  private void stretch(double bore, double stroke, double rod) {
+    var session = bench.session();
+    try {
+      session.edit(
+          "sizes",
+          b -> {
+            var c = b.combination();
+            var e = c.bottomEnd();
+            var from = Provenance.CARD;
+            var bottom =
+                new BottomEnd(
+                    e.layout(),
+                    e.cylinders(),
+                    e.firingOrder(),
+                    e.bore().with(bore, from),
+                    e.stroke().with(stroke, from),
+                    e.rodLength().with(rod, from),
+                    e.blockDeck().with(stroke / 2 + rod + e.pinHeight().si() + 0.0003, from),
+                    e.pinHeight(),
+                    e.pinOffset(),
+                    e.mainJournal(),
+                    e.rodJournal());
+            var q = c.squeeze();
+            double swept = Math.PI / 4 * bore * bore * stroke;
+            var squeeze =
+                new Squeeze(
+                    q.chamberVolume().with(swept / 11, from),
+                    q.gasketBore().with(1.01 * bore, from),
+                    q.gasketThickness(),
+                    q.pistonVolume().with(0, from),
+                    q.landHeight(),
+                    q.landClearance());
+            var h = c.heads();
+            var heads =
+                new Heads(
+                    1,
+                    1,
+                    h.intakeValve().with(0.45 * bore, from),
+                    h.exhaustValve().with(0.38 * bore, from),
+                    h.intakePortLength(),
+                    h.intakePortVolume(),
+                    h.exhaustPortLength(),
+                    h.exhaustPortVolume(),
+                    h.intakeFlow(),
+                    h.exhaustFlow());
+            return b.with(
+                new Combination(
+                    c.name(),
+                    bottom,
+                    squeeze,
+                    c.cam(),
+                    c.valveTrain(),
+                    heads,
+                    c.intake(),
+                    c.exhaust(),
+                    c.mixture(),
+                    c.weather()));
+          });
+    } catch (IllegalArgumentException e) {
+      throw new AssertionError(e);
+    }
+  }
+}
