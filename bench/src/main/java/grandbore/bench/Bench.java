@@ -13,8 +13,8 @@ import java.util.function.Supplier;
 
 /** Times the predictions on this machine: least, median and most of some runs after a warm-up. */
 public final class Bench {
-  private static final int WARM_UP = 6;
-  private static final int RUNS = 9;
+  private static final int WARM_UP = 4;
+  private static final int RUNS = 7;
 
   private Bench() {}
 

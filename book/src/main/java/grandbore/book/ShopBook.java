@@ -32,6 +32,9 @@ public final class ShopBook implements AutoCloseable {
   /** A build as it stands, and what undo and redo would take back or bring. */
   public record State(Build build, Optional<String> undo, Optional<String> redo) {}
 
+  /** The highest number among the files in migrations/. */
+  private static final int NEWEST_MIGRATION = 1;
+
   private static final int BUSY_MILLISECONDS = 1500;
 
   private final Path file;
@@ -75,16 +78,35 @@ public final class ShopBook implements AutoCloseable {
     var book = new ShopBook(file, Jdbi.create(source), Clock.systemUTC());
     try {
       book.jdbi.useHandle(h -> h.execute("PRAGMA user_version"));
-      Flyway.configure()
-          .dataSource(source)
-          .locations("classpath:migrations")
-          .loggers("slf4j")
-          .load()
-          .migrate();
+      if (!book.isCurrent()) {
+        Flyway.configure()
+            .dataSource(source)
+            .locations("classpath:migrations")
+            .loggers("slf4j")
+            .load()
+            .migrate();
+      }
     } catch (FlywayException | JdbiException e) {
       throw book.trouble(e);
     }
     return book;
+  }
+
+  /** Whether the newest migration is in: a book that is up to date opens without the tool. */
+  private boolean isCurrent() {
+    return jdbi.withHandle(
+        h ->
+            h.createQuery("SELECT 1 FROM sqlite_master WHERE name = 'flyway_schema_history'")
+                    .mapTo(Integer.class)
+                    .findOne()
+                    .isPresent()
+                && h.createQuery(
+                        "SELECT MAX(CAST(version AS INTEGER)) FROM flyway_schema_history"
+                            + " WHERE success = 1")
+                    .mapTo(Integer.class)
+                    .findOne()
+                    .filter(v -> v == NEWEST_MIGRATION)
+                    .isPresent());
   }
 
   private BookException trouble(RuntimeException e) {

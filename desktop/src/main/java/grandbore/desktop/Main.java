@@ -3,6 +3,7 @@ package grandbore.desktop;
 import grandbore.book.BookException;
 import grandbore.book.BookPlaces;
 import grandbore.book.ShopBook;
+import grandbore.desktop.look.Look;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,6 +16,7 @@ public final class Main {
   private Main() {}
 
   public static void main(String[] arguments) {
+    var _ = Look.wake();
     try {
       var start = start(arguments);
       WindowApp.prepare(start);

@@ -55,7 +55,10 @@ final class Rail extends VBox {
   }
 
   private void count(Session session) {
-    measured.forEach((s, label) -> label.setText(s.measured(session.build(), session.readings())));
+    measured.forEach(
+        (s, label) ->
+            label.setText(
+                s.measured(session.build(), session.readings(), session.engine().combination())));
   }
 
   ReadOnlyObjectProperty<Station> chosenProperty() {

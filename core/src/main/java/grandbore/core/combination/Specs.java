@@ -7,6 +7,8 @@ import java.util.List;
 
 /** Reads {@link Spec} off the records: one place for bounds, labels and paths of all inputs. */
 public final class Specs {
+  private static final List<Field> FIELDS = list();
+
   private Specs() {}
 
   /** One input's place in a combination: {@code bottomEnd.bore}. */
@@ -35,6 +37,10 @@ public final class Specs {
 
   /** Every single-valued input of a combination, in the order of the records. */
   public static List<Field> fields() {
+    return FIELDS;
+  }
+
+  private static List<Field> list() {
     var all = new ArrayList<Field>();
     for (var group : Combination.class.getRecordComponents()) {
       if (!group.getType().isRecord()) {

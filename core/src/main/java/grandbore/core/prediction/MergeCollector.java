@@ -7,7 +7,7 @@ final class MergeCollector extends Collector {
   /** Cosine of the usual angle between a primary and the collector's axis, 12°. */
   private static final double MERGE_COSINE = 0.978;
 
-  private static final double SOLVED_FREEDOM = 1.9;
+  private static final double SOLVED_FREEDOM = 2.4;
 
   /** Length of the merge in collector diameters. */
   private static final double MERGE_LENGTH = 1;

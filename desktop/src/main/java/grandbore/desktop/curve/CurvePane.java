@@ -1,5 +1,6 @@
 package grandbore.desktop.curve;
 
+import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.units.Measure;
@@ -7,7 +8,9 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,6 +32,9 @@ public final class CurvePane extends VBox {
   private final Slider rpm = new Slider();
   private final FlowPane reading = new FlowPane(14, 4);
   private long shownBuild;
+  private Curve drawn;
+  private Curve drawnGhost;
+  private List<Object> drawnWith = List.of();
 
   public CurvePane(Session session, CurveService service, Look look) {
     this.session = session;
@@ -79,7 +85,15 @@ public final class CurvePane extends VBox {
     if (rpm.getValue() <= from) {
       rpm.setValue(from + 0.6 * (to - from));
     }
-    chart.show(state, build.units(), from, to);
+    var now = List.of(state.isRunning(), build.units(), build.speeds(), session.id());
+    if (!Objects.equals(state.curve(), drawn)
+        || !Objects.equals(state.ghost(), drawnGhost)
+        || !now.equals(drawnWith)) {
+      drawn = state.curve();
+      drawnGhost = state.ghost();
+      drawnWith = now;
+      chart.show(state, build.units(), from, to);
+    }
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
     cancel.setManaged(cancel.isVisible());

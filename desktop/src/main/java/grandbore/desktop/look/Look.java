@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
@@ -25,24 +26,41 @@ public final class Look {
   private static final List<String> FONTS =
       List.of("B612-Regular.otf", "B612-Bold.otf", "Hack-Regular.ttf", "Hack-Bold.ttf");
 
+  private static final String FOLDER = "/grandbore/desktop/fonts/";
+  private static final CompletableFuture<Void> CHART_FONTS =
+      CompletableFuture.runAsync(Look::registerChartFonts);
+
   private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
 
-  public Look() {
+  /** Starts loading the chart's fonts; its toolkit takes a while to wake. */
+  public static CompletableFuture<Void> wake() {
+    return CHART_FONTS;
+  }
+
+  private static void registerChartFonts() {
     for (var name : FONTS) {
-      String path = "/grandbore/desktop/fonts/" + name;
-      try (var forWindow = Look.class.getResourceAsStream(path);
-          var forChart = Look.class.getResourceAsStream(path)) {
-        Font.loadFont(Objects.requireNonNull(forWindow), 13);
+      try (var file = Look.class.getResourceAsStream(FOLDER + name)) {
         GraphicsEnvironment.getLocalGraphicsEnvironment()
             .registerFont(
                 java.awt.Font.createFont(
-                    java.awt.Font.TRUETYPE_FONT, Objects.requireNonNull(forChart)));
+                    java.awt.Font.TRUETYPE_FONT, Objects.requireNonNull(file)));
       } catch (IOException e) {
         throw new UncheckedIOException(e);
       } catch (FontFormatException e) {
         throw new IllegalStateException(name, e);
       }
     }
+  }
+
+  public Look() {
+    for (var name : FONTS) {
+      try (var file = Look.class.getResourceAsStream(FOLDER + name)) {
+        Font.loadFont(Objects.requireNonNull(file), 13);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+    CHART_FONTS.join();
   }
 
   public ObjectProperty<Theme> themeProperty() {

@@ -42,6 +42,7 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final Deque<Step> done = new ArrayDeque<>();
   private final Deque<Step> undone = new ArrayDeque<>();
+  private BuiltEngine engine;
   private long id;
 
   public Session(ShopBook book, long id) {
@@ -54,8 +55,11 @@ public final class Session implements AutoCloseable {
     id = newId;
     done.clear();
     undone.clear();
-    readings.set(book.readings(id));
-    build.set(book.state(id).build());
+    var kept = book.readings(id);
+    var opened = book.state(id).build();
+    engine = opened.asMeasured(kept);
+    readings.set(kept);
+    build.set(opened);
   }
 
   public List<ShopBook.Entry> builds() {
@@ -89,7 +93,7 @@ public final class Session implements AutoCloseable {
 
   /** The engine with the measured values in place. */
   public BuiltEngine engine() {
-    return build().asMeasured(readings());
+    return engine;
   }
 
   /** Changes the build and keeps the change; throws where the result can't be. */
@@ -98,7 +102,7 @@ public final class Session implements AutoCloseable {
     if (now.equals(build())) {
       return;
     }
-    now.asMeasured(readings());
+    engine = now.asMeasured(readings());
     build.set(now);
     done.push(new Step.Edit());
     undone.clear();
@@ -149,6 +153,7 @@ public final class Session implements AutoCloseable {
 
   private void show(long on, Readings all) {
     if (on == id) {
+      engine = build().asMeasured(all);
       readings.set(all);
     }
   }
@@ -179,6 +184,7 @@ public final class Session implements AutoCloseable {
               Platform.runLater(
                   () -> {
                     if (on == id) {
+                      engine = state.build().asMeasured(readings());
                       build.set(state.build());
                     }
                   });

@@ -3,6 +3,7 @@ package grandbore.desktop.station;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Readings;
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import java.util.List;
@@ -97,7 +98,7 @@ public enum Station {
   }
 
   /** How much of this station is measured, in words. */
-  public String measured(Build build, Readings readings) {
+  public String measured(Build build, Readings readings, Combination asMeasured) {
     int measured = 0;
     int all = 0;
     if (this == CLEARANCES) {
@@ -108,11 +109,10 @@ public enum Station {
         measured += readings.over(m, Math.max(places, cylinders)).size();
       }
     } else {
-      var c = build.asMeasured(readings).combination();
       for (var f : Specs.fields()) {
         if (groups.contains(f.group())) {
           all++;
-          if (f.get(c).provenance().compareTo(Provenance.MEASURED) >= 0) {
+          if (f.get(asMeasured).provenance().compareTo(Provenance.MEASURED) >= 0) {
             measured++;
           }
         }
