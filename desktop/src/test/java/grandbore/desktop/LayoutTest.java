@@ -12,6 +12,7 @@ import grandbore.core.combination.Squeeze;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.station.Station;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -117,11 +118,29 @@ class LayoutTest {
     }
   }
 
+  private void gridsKeepApart(String where) {
+    for (var node : all(bench.scene().getRoot())) {
+      if (node instanceof InputGrid grid) {
+        var cells = grid.getChildren();
+        for (int i = 0; i < cells.size(); i++) {
+          Bounds a = cells.get(i).getBoundsInParent();
+          assertThat(a.getMaxX()).as(where).isLessThanOrEqualTo(grid.getWidth() + 12);
+          for (int j = 0; j < i; j++) {
+            assertThat(a.intersects(cells.get(j).getBoundsInParent()))
+                .as("%s: cell %d over %d", where, i, j)
+                .isFalse();
+          }
+        }
+      }
+    }
+  }
+
   private void everyStation(String where) {
     for (var station : Station.values()) {
       choose(station);
       nothingIsCut(where + " " + station);
       inputsKeepApart(where + " " + station);
+      gridsKeepApart(where + " " + station);
     }
   }
 

@@ -23,8 +23,10 @@ import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -126,6 +128,25 @@ class WindowTest {
     assertThat(power()).isEqualTo(before);
     robot.press(KeyCode.CONTROL, KeyCode.Y).release(KeyCode.Y, KeyCode.CONTROL);
     until("redone", () -> text("#bottomEnd-bore-text").equals("4.154"));
+  }
+
+  /** What the reading line and the exported curve say is what the model said. */
+  @Test
+  void theCursorReadsTheCurveAndTheMarksCycle() {
+    var point = curve().curve().points().get(8);
+    robot.interact(() -> robot.lookup("#rpm-cursor").<Slider>query().setValue(point.rpm()));
+    var numbers =
+        robot.lookup("#curve-reading").<Pane>query().getChildrenUnmodifiable().stream()
+            .map(box -> ((Labeled) ((Pane) box).getChildren().getFirst()).getText())
+            .toList();
+    assertThat(numbers.get(0)).isEqualTo("%,.0f".formatted(point.rpm()));
+    assertThat(numbers.get(1)).isEqualTo("%.0f".formatted(point.torque() / 1.3558179));
+    assertThat(numbers.get(2)).isEqualTo("%.0f".formatted(point.power() / 745.69987));
+    var before = bench.session().build().combination().bottomEnd().bore().provenance();
+    robot.clickOn("#bottomEnd-bore-mark");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(bench.session().build().combination().bottomEnd().bore().provenance())
+        .isNotEqualTo(before);
   }
 
   @Test

@@ -37,6 +37,7 @@ final class CurveChart extends StackPane {
   private static final int NOW = 0;
   private static final int GHOST = 1;
   private static final double HEADROOM = 1.12;
+  private static final double ABOVE = 0.025;
 
   private final Look look;
   private final XYPlot plot = new XYPlot();
@@ -243,10 +244,9 @@ final class CurveChart extends StackPane {
               // Under its curve where the power passes just above.
               double gap = power(at) - torque(at);
               boolean crossed = units == UnitSystem.US && gap > 0 && gap < 0.2 * torqueTop;
-              peak(
-                  0, at.rpm(), torque(at) - (crossed ? 0.11 * torqueTop : 0), Palette.awt(p.dye()));
+              peak(0, at.rpm(), torque(at), crossed ? -0.085 : ABOVE, Palette.awt(p.dye()));
             });
-    curve.peakPower().ifPresent(at -> peak(1, at.rpm(), power(at), Palette.awt(p.power())));
+    curve.peakPower().ifPresent(at -> peak(1, at.rpm(), power(at), ABOVE, Palette.awt(p.power())));
     for (var point : curve.points()) {
       if (!point.converged()) {
         var mark = text("✕ not settled", point.rpm(), 0.05 * torqueTop, Palette.awt(p.soft()));
@@ -273,12 +273,13 @@ final class CurveChart extends StackPane {
     return a;
   }
 
-  private void peak(int dataset, double rpm, double value, Color color) {
+  /** Names a peak; the label stands off it by a share of the axis. */
+  private void peak(int dataset, double rpm, double value, double off, Color color) {
     var a =
         text(
             String.format(Locale.US, "%.0f at %,.0f", value, rpm),
             rpm,
-            value + 0.025 * (dataset == 0 ? torqueTop : powerTop),
+            value + off * (dataset == 0 ? torqueTop : powerTop),
             color);
     a.setFont(new Font("B612", Font.BOLD, 13));
     a.setBackgroundPaint(Palette.awt(look.palette().panel()));
