@@ -1,0 +1,102 @@
+package grandbore.core.prediction;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.demo.DynoCases;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** The copies that a live engine is made of. */
+class CopiesTest {
+  private static double[] flows(double phase) {
+    return new double[] {
+      Math.sin(phase / 2), Math.cos(phase), 3e5 + phase, 0.5, 1e5 + 1e3 * Math.sin(phase)
+    };
+  }
+
+  /** After a few cycles of the same flows the replay gives them back at every phase. */
+  @Test
+  void aReplayGivesBackWhatCameEveryCycle() {
+    var replay = new Replay();
+    assertThat(replay.isReady()).isFalse();
+    int steps = 500;
+    for (int cycle = 0; cycle < 25; cycle++) {
+      for (int i = 0; i < steps; i++) {
+        double phase = Cylinder.CYCLE * i / steps;
+        replay.record(phase, flows(phase));
+      }
+    }
+    assertThat(replay.isReady()).isTrue();
+    var out = new double[5];
+    for (double phase = 0.3; phase < Cylinder.CYCLE - 0.3; phase += 0.37) {
+      replay.at(phase, out);
+      var expected = flows(phase);
+      assertThat(out[0]).isCloseTo(expected[0], within(2e-3));
+      assertThat(out[1]).isCloseTo(expected[1], within(2e-3));
+      assertThat(out[Replay.PRESSURE]).isCloseTo(expected[Replay.PRESSURE], within(2.0));
+    }
+  }
+
+  /** Gas that leaves the copy is the pipe's own; gas that enters it is as it stands outside. */
+  @Test
+  void anAnsweredFlowCarriesTheRightGas() {
+    double[] out = {0.02, 0, 8e5, 1, 1e5};
+    Replay.answer(out, -0.005, 3e5, 0.2);
+    assertThat(out[0]).isCloseTo(0.015, within(1e-12));
+    assertThat(out[2]).isCloseTo(0.015 * 8e5, within(1e-6));
+    assertThat(out[3]).isCloseTo(0.015, within(1e-12));
+    double[] in = {0.02, 0, 8e5, 1, 1e5};
+    Replay.answer(in, -0.05, 3e5, 0.2);
+    assertThat(in[0]).isCloseTo(-0.03, within(1e-12));
+    assertThat(in[2]).isCloseTo(-0.03 * 3e5, within(1e-6));
+    assertThat(in[3]).isCloseTo(-0.03 * 0.2, within(1e-12));
+  }
+
+  /** At first a pipe only takes the wave in; when it is back from a shut end it pushes as hard. */
+  @Test
+  void anEchoComesBackAfterItsTravelTime() {
+    var echo = new Echo();
+    double step = Math.toRadians(1);
+    double delay = Math.toRadians(40);
+    double phase = 1;
+    for (int i = 0; i < 39; i++, phase += step) {
+      assertThat(echo.answer(phase, 1000, delay, 1)).isCloseTo(-1000, within(1e-9));
+    }
+    phase += 2 * step;
+    assertThat(echo.answer(phase, 1000, delay, 1)).isCloseTo(1000, within(1e-9));
+    // A pipe that swallows everything never answers back.
+    var deaf = new Echo();
+    for (int i = 0; i < 200; i++) {
+      assertThat(deaf.answer(1 + i * step, 500, delay, 0)).isCloseTo(-500, within(1e-9));
+    }
+  }
+
+  /** Where nothing differs from the last cycle, copies add nothing to their own flow. */
+  @Test
+  void noDifferenceNoAnswer() {
+    var echo = new Echo();
+    for (int i = 0; i < 1500; i++) {
+      assertThat(echo.answer(i * Math.toRadians(1) % Cylinder.CYCLE, 0, 0.7, 0.7)).isZero();
+    }
+  }
+
+  /** In-line four and six, headers and cast manifold: the copies make the engine they stand for. */
+  @Test
+  void evenlyFiringEnginesAreTheSameLiveAndFull() {
+    var six = DynoCases.all().getLast().combination();
+    try (var predictor = new Predictor()) {
+      for (var c : List.of(six, DemoBuilds.paddockFour().combination())) {
+        var speeds = List.of(4500.0, 6000.0);
+        var engine = BuiltEngine.asSpecified(c);
+        var live = predictor.predict(engine, speeds, Fidelity.LIVE).points();
+        var full = predictor.predict(engine, speeds, Fidelity.FULL).points();
+        for (int i = 0; i < speeds.size(); i++) {
+          assertThat(live.get(i).torque() / full.get(i).torque()).isCloseTo(1, within(0.025));
+          assertThat(live.get(i).airFlow() / full.get(i).airFlow()).isCloseTo(1, within(0.025));
+        }
+      }
+    }
+  }
+}
