@@ -134,10 +134,6 @@ public final class ShopBook implements AutoCloseable {
     }
   }
 
-  public Path file() {
-    return file;
-  }
-
   /** All builds, in the order they were begun. */
   public List<Entry> builds() {
     return in(

@@ -130,7 +130,16 @@ public record Combination(
   }
 
   public Combination named(String newName) {
-    return new Combination(
-        newName, bottomEnd, squeeze, cam, valveTrain, heads, intake, exhaust, mixture, weather);
+    return (Combination) Specs.rebuild(this, "name", newName);
+  }
+
+  /** This combination with one of its groups replaced, checked whole. */
+  public Combination with(Record group) {
+    for (var c : Combination.class.getRecordComponents()) {
+      if (c.getType() == group.getClass()) {
+        return (Combination) Specs.rebuild(this, c.getName(), group);
+      }
+    }
+    throw new IllegalArgumentException(group.getClass() + " is no group of a combination");
   }
 }

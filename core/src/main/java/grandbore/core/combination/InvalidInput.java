@@ -6,13 +6,8 @@ import grandbore.core.units.UnitSystem;
 public final class InvalidInput extends IllegalArgumentException {
   private static final long serialVersionUID = 1;
 
-  private final String field;
-  private final String reason;
-
   public InvalidInput(String field, String value, String allowed, String reason) {
     super("%s is %s; allowed: %s, because %s".formatted(field, value, allowed, reason));
-    this.field = field;
-    this.reason = reason;
   }
 
   static InvalidInput outside(String field, Spec spec, double si) {
@@ -28,13 +23,5 @@ public final class InvalidInput extends IllegalArgumentException {
     String metric = q.show(si, UnitSystem.METRIC);
     String us = q.show(si, UnitSystem.US);
     return metric.equals(us) ? metric : metric + " (" + us + ")";
-  }
-
-  public String field() {
-    return field;
-  }
-
-  public String reason() {
-    return reason;
   }
 }

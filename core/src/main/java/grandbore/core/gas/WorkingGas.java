@@ -139,11 +139,6 @@ public final class WorkingGas {
     return freshR;
   }
 
-  /** Gas constant of burned gas below 1500 K, J/(kg K). */
-  public double burnedR() {
-    return burnedR;
-  }
-
   /** Gas constant of a mixture with this burned share, J/(kg K), without dissociation. */
   public double gasConstant(double burned) {
     return freshR + burned * (burnedR - freshR);
@@ -168,14 +163,6 @@ public final class WorkingGas {
     double d = kelvin - (FLOOR + k * STEP);
     double fresh = table[i] + d * table[i + 2];
     return fresh + burned * (table[i + 1] + d * table[i + 3] - fresh);
-  }
-
-  /** Energy of burned gas less that of fresh charge at the same temperature, J/kg. */
-  public double energyDifference(double kelvin) {
-    int k = row(kelvin);
-    int i = 4 * k;
-    double d = kelvin - (FLOOR + k * STEP);
-    return table[i + 1] - table[i] + d * (table[i + 3] - table[i + 2]);
   }
 
   /** Specific heat at constant volume, J/(kg K). */

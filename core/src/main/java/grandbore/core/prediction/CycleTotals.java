@@ -8,15 +8,12 @@ final class CycleTotals {
   /** Work to the piston in exhaust and intake stroke, J; negative where it costs. */
   double pumpWork;
 
-  double heat;
   double trapped;
   double residual;
-  double inflow;
   double peakPressure;
   double peakAngle;
   double spark;
   double halfBurned;
-  double atOpening;
 
   void add(double work, boolean gasExchange, double pressure, double phase) {
     if (gasExchange) {

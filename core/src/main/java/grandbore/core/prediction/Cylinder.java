@@ -114,9 +114,6 @@ final class Cylinder implements Reservoir {
     mass += dm;
     energy += de;
     burnedMass += db;
-    if (dm > 0) {
-      totals.inflow += dm;
-    }
   }
 
   /** Called when the last valve has shut, with the charge trapped. */
@@ -139,7 +136,6 @@ final class Cylinder implements Reservoir {
       endBurn();
     }
     closed = false;
-    totals.atOpening = temperature;
   }
 
   /** Moves the crank on by a step, after the step's flows are in. */
@@ -150,7 +146,6 @@ final class Cylinder implements Reservoir {
     }
     double q = heatLoss(meanPistonSpeed) * dt;
     energy -= q;
-    totals.heat += q;
     heatLost += q;
     if (burning) {
       afterSpark += angle;

@@ -34,13 +34,4 @@ public final class ValveLift {
   public double peak() {
     return peak;
   }
-
-  /** First angle after {@code from} at which the valve is on its seat, rad. */
-  public double closes(double from) {
-    double a = from;
-    while (at(a) > 0 && a < from + CYCLE) {
-      a += CYCLE / ROWS;
-    }
-    return a;
-  }
 }

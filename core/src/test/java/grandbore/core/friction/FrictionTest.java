@@ -20,18 +20,9 @@ class FrictionTest {
 
   private Combination following(ValveTrain.Follower follower) {
     var t = eight.valveTrain();
-    return new Combination(
-        eight.name(),
-        eight.bottomEnd(),
-        eight.squeeze(),
-        eight.cam(),
+    return eight.with(
         new ValveTrain(
-            follower, t.intakeRocker(), t.exhaustRocker(), t.intakeLash(), t.exhaustLash()),
-        eight.heads(),
-        eight.intake(),
-        eight.exhaust(),
-        eight.mixture(),
-        eight.weather());
+            follower, t.intakeRocker(), t.exhaustRocker(), t.intakeLash(), t.exhaustLash()));
   }
 
   /** Total motoring friction of 70 to 300 kPa, rising with speed: Heywood (1988), chapter 13. */

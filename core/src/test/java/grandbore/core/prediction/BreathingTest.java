@@ -39,29 +39,12 @@ class BreathingTest {
   }
 
   private static Combination burning(Combination c, UnaryOperator<Mixture> change) {
-    return new Combination(
-        c.name(),
-        c.bottomEnd(),
-        c.squeeze(),
-        c.cam(),
-        c.valveTrain(),
-        c.heads(),
-        c.intake(),
-        c.exhaust(),
-        change.apply(c.mixture()),
-        c.weather());
+    return c.with(change.apply(c.mixture()));
   }
 
   private static Combination piped(Combination c, Exhaust.Kind kind, Exhaust.Outlet outlet) {
     var x = c.exhaust();
-    return new Combination(
-        c.name(),
-        c.bottomEnd(),
-        c.squeeze(),
-        c.cam(),
-        c.valveTrain(),
-        c.heads(),
-        c.intake(),
+    return c.with(
         new Exhaust(
             kind,
             x.primaryLength(),
@@ -69,9 +52,7 @@ class BreathingTest {
             x.collectorLength(),
             x.collectorDiameter(),
             outlet,
-            x.systemFlow()),
-        c.mixture(),
-        c.weather());
+            x.systemFlow()));
   }
 
   private static List<CurvePoint> run(Combination c, Fidelity fidelity, List<Double> speeds) {
@@ -131,13 +112,7 @@ class BreathingTest {
   void oneSmallThrottleForAllStranglesAFour() {
     var i = FOUR.intake();
     var shared =
-        new Combination(
-            FOUR.name(),
-            FOUR.bottomEnd(),
-            FOUR.squeeze(),
-            FOUR.cam(),
-            FOUR.valveTrain(),
-            FOUR.heads(),
+        FOUR.with(
             new Intake(
                 Intake.Manifold.PLENUM,
                 i.fuelling(),
@@ -147,10 +122,7 @@ class BreathingTest {
                 i.runnerExit(),
                 i.plenumVolume(),
                 i.meterFlow().with(0.5 * i.meterFlow().si(), Provenance.CARD),
-                i.ratingDepression()),
-            FOUR.exhaust(),
-            FOUR.mixture(),
-            FOUR.weather());
+                i.ratingDepression()));
     assertThat(power(shared)).isLessThan(0.87 * power(FOUR));
     assertThat(run(shared, Fidelity.LIVE, List.of(6500.0)).getFirst().plenumPressure())
         .isLessThan(0.93 * FOUR.weather().pressure().si());

@@ -90,11 +90,6 @@ final class CurveChart extends StackPane {
     look.themeProperty().subscribe(t -> redraw());
   }
 
-  /** The chart, for export. */
-  JFreeChart chart() {
-    return chart;
-  }
-
   /** Starts the axes anew, for another build or other units. */
   void forget() {
     torqueTop = 0;

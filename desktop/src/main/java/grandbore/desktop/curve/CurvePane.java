@@ -153,9 +153,4 @@ public final class CurvePane extends VBox {
     box.setAlignment(Pos.BASELINE_LEFT);
     reading.getChildren().add(box);
   }
-
-  /** The rpm cursor, for other views. */
-  public Slider cursor() {
-    return rpm;
-  }
 }

@@ -1,7 +1,6 @@
 package grandbore.desktop.station;
 
 import grandbore.core.build.Build;
-import grandbore.core.combination.Combination;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Heads;
 import grandbore.core.units.Entry;
@@ -162,18 +161,7 @@ final class FlowTable extends VBox {
                   h.exhaustPortVolume(),
                   side == Side.INTAKE ? now : h.intakeFlow(),
                   side == Side.INTAKE ? h.exhaustFlow() : now);
-          return b.with(
-              new Combination(
-                  c.name(),
-                  c.bottomEnd(),
-                  c.squeeze(),
-                  c.cam(),
-                  c.valveTrain(),
-                  heads,
-                  c.intake(),
-                  c.exhaust(),
-                  c.mixture(),
-                  c.weather()));
+          return b.with(c.with(heads));
         });
   }
 }

@@ -3,7 +3,6 @@ package grandbore.desktop.station;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
-import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Mixture;
@@ -115,34 +114,7 @@ public final class Pages {
 
   private static Build mixture(Build b, java.util.function.UnaryOperator<Mixture> change) {
     var c = b.combination();
-    return b.with(
-        new Combination(
-            c.name(),
-            c.bottomEnd(),
-            c.squeeze(),
-            c.cam(),
-            c.valveTrain(),
-            c.heads(),
-            c.intake(),
-            c.exhaust(),
-            change.apply(c.mixture()),
-            c.weather()));
-  }
-
-  private static Build breathing(Build b, Intake intake, Exhaust exhaust, ValveTrain train) {
-    var c = b.combination();
-    return b.with(
-        new Combination(
-            c.name(),
-            c.bottomEnd(),
-            c.squeeze(),
-            c.cam(),
-            train == null ? c.valveTrain() : train,
-            c.heads(),
-            intake == null ? c.intake() : intake,
-            exhaust == null ? c.exhaust() : exhaust,
-            c.mixture(),
-            c.weather()));
+    return b.with(c.with(change.apply(c.mixture())));
   }
 
   static Label caution(String words) {
@@ -215,12 +187,15 @@ public final class Pages {
             b -> b.combination().valveTrain().follower(),
             (b, v) -> {
               var t = b.combination().valveTrain();
-              return breathing(
-                  b,
-                  null,
-                  null,
-                  new ValveTrain(
-                      v, t.intakeRocker(), t.exhaustRocker(), t.intakeLash(), t.exhaustLash()));
+              return b.with(
+                  b.combination()
+                      .with(
+                          new ValveTrain(
+                              v,
+                              t.intakeRocker(),
+                              t.exhaustRocker(),
+                              t.intakeLash(),
+                              t.exhaustLash())));
             });
     return page(
         "Cam and valves",
@@ -276,7 +251,7 @@ public final class Pages {
             b -> b.combination().intake().manifold(),
             (b, v) -> {
               var i = b.combination().intake();
-              return breathing(b, intake(i, v, i.fuelling()), null, null);
+              return b.with(b.combination().with(intake(i, v, i.fuelling())));
             });
     var fuelling =
         new ChoiceField<>(
@@ -287,7 +262,7 @@ public final class Pages {
             b -> b.combination().intake().fuelling(),
             (b, v) -> {
               var i = b.combination().intake();
-              return breathing(b, intake(i, i.manifold(), v), null, null);
+              return b.with(b.combination().with(intake(i, i.manifold(), v)));
             });
     var kind =
         new ChoiceField<>(
@@ -298,7 +273,7 @@ public final class Pages {
             b -> b.combination().exhaust().kind(),
             (b, v) -> {
               var x = b.combination().exhaust();
-              return breathing(b, null, exhaust(x, v, x.outlet()), null);
+              return b.with(b.combination().with(exhaust(x, v, x.outlet())));
             });
     var outlet =
         new ChoiceField<>(
@@ -309,7 +284,7 @@ public final class Pages {
             b -> b.combination().exhaust().outlet(),
             (b, v) -> {
               var x = b.combination().exhaust();
-              return breathing(b, null, exhaust(x, x.kind(), v), null);
+              return b.with(b.combination().with(exhaust(x, x.kind(), v)));
             });
     return page(
         "Breathing",
