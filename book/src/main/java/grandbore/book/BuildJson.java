@@ -24,10 +24,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
-/** Builds as JSON documents: format grand-bore-build, version 1. Refused whole where damaged. */
+/**
+ * Builds as JSON documents: format grand-bore-build, version 2. Refused whole where damaged.
+ * Version 1, which knew less of an engine, is read for ever.
+ */
 public final class BuildJson {
   static final String FORMAT = "grand-bore-build";
-  static final int VERSION = 1;
+  static final int VERSION = 2;
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -35,9 +38,15 @@ public final class BuildJson {
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .enable(StreamReadFeature.INCLUDE_SOURCE_IN_LOCATION)
           .build();
-  private static final JsonSchema SCHEMA =
-      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
-          .getSchema(BuildSchema.asNode());
+  private static final JsonSchemaFactory SCHEMAS =
+      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012);
+  private static final JsonSchema SCHEMA = SCHEMAS.getSchema(BuildSchema.asNode());
+
+  /** Older versions' schemas, only made where one is read. */
+  private static final class Older {
+    static final JsonSchema FIRST =
+        SCHEMAS.getSchema(BuildJson.class.getResourceAsStream("build-1.schema.json"));
+  }
 
   private BuildJson() {}
 
@@ -77,12 +86,13 @@ public final class BuildJson {
           "format is “%s”; allowed: %s, because other files hold other things"
               .formatted(node.path("format").asText(), FORMAT));
     }
-    if (node.path("version").asInt() != VERSION) {
+    int version = node.path("version").asInt();
+    if (version < 1 || version > VERSION) {
       throw new FormatException(
           "version is %s; allowed: 1 to %d, because later ones may hold what this program does not know"
               .formatted(node.path("version").asText(), VERSION));
     }
-    var faults = SCHEMA.validate(node);
+    var faults = (version == 1 ? Older.FIRST : SCHEMA).validate(node);
     if (!faults.isEmpty()) {
       var first =
           faults.stream()

@@ -11,6 +11,7 @@ import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Spec;
 import grandbore.core.units.Measure;
@@ -65,6 +66,9 @@ public final class BuildSchema {
         var inner = object();
         for (var c : group.getType().getRecordComponents()) {
           property(inner, c.getName(), component(c));
+          if (c.getType() == LiftTable.class) {
+            optional(inner, c.getName());
+          }
         }
         property(combination, group.getName(), inner);
       }
@@ -86,9 +90,14 @@ public final class BuildSchema {
     if (c.getType() == int.class) {
       return NODES.objectNode().put("type", "integer").put("minimum", 1);
     }
+    if (c.getType() == LiftTable.class) {
+      return table();
+    }
     if (c.getType() == List.class) {
+      boolean whole = c.getGenericType().getTypeName().contains("Integer");
       var list = NODES.objectNode().put("type", "array");
-      list.set("items", NODES.objectNode().put("type", "integer").put("minimum", 1));
+      var items = NODES.objectNode().put("type", whole ? "integer" : "number");
+      list.set("items", whole ? items.put("minimum", 1) : items);
       return list;
     }
     return words(
@@ -131,6 +140,20 @@ public final class BuildSchema {
     row.set("items", NODES.objectNode().put("type", "number"));
     var rows = NODES.objectNode().put("type", "array");
     rows.put("description", "pairs of valve lift and flow, lifts rising");
+    rows.set("items", row);
+    property(node, "rows", rows);
+    return node;
+  }
+
+  private static ObjectNode table() {
+    var node = object();
+    property(node, "angleUnit", units(Quantity.ANGLE));
+    property(node, "liftUnit", units(Quantity.LENGTH));
+    property(node, "provenance", provenance());
+    var row = NODES.objectNode().put("type", "array").put("minItems", 2).put("maxItems", 2);
+    row.set("items", NODES.objectNode().put("type", "number"));
+    var rows = NODES.objectNode().put("type", "array");
+    rows.put("description", "pairs of crank angle and tappet lift, angles rising");
     rows.set("items", row);
     property(node, "rows", rows);
     return node;
@@ -200,6 +223,14 @@ public final class BuildSchema {
     node.set("required", NODES.arrayNode());
     node.put("additionalProperties", false);
     return node;
+  }
+
+  /** Takes the last property from the required ones. */
+  private static void optional(ObjectNode object, String name) {
+    var required = (ArrayNode) object.get("required");
+    if (required.get(required.size() - 1).asText().equals(name)) {
+      required.remove(required.size() - 1);
+    }
   }
 
   private static void property(ObjectNode object, String name, ObjectNode schema) {

@@ -7,12 +7,14 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Spec;
+import grandbore.core.combination.Specs;
+import grandbore.core.combination.ValveTrain;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
-import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -59,9 +61,20 @@ final class CombinationJson {
       case FlowSheet sheet -> putSheet(node.putObject(name), sheet, units);
       case Enum<?> e -> node.put(name, e.name());
       case Integer i -> node.put(name, i);
+      case LiftTable table -> {
+        if (table.isGiven()) {
+          putTable(node.putObject(name), table, units);
+        }
+      }
       case List<?> list -> {
         var array = node.putArray(name);
-        list.forEach(i -> array.add((Integer) i));
+        for (Object each : list) {
+          if (each instanceof Integer i) {
+            array.add(i);
+          } else {
+            array.add(tidy((Double) each));
+          }
+        }
       }
       default -> throw new IllegalStateException(name);
     }
@@ -82,6 +95,29 @@ final class CombinationJson {
     }
   }
 
+  private static void putTable(ObjectNode node, LiftTable table, UnitSystem units) {
+    var angle = Quantity.ANGLE.unit(units);
+    var lift = Quantity.LENGTH.unit(units);
+    node.put("angleUnit", angle.symbol())
+        .put("liftUnit", lift.symbol())
+        .put("provenance", word(table.provenance()));
+    var rows = node.putArray("rows");
+    for (var row : table.rows()) {
+      rows.addArray().add(tidy(angle.fromSi(row.angle()))).add(tidy(lift.fromSi(row.lift())));
+    }
+  }
+
+  private static LiftTable table(JsonNode node, String path) {
+    var angle = unit(node.get("angleUnit").asText(), Quantity.ANGLE, path + " angle");
+    var lift = unit(node.get("liftUnit").asText(), Quantity.LENGTH, path + " lift");
+    var rows = new ArrayList<LiftTable.Row>();
+    for (var row : node.get("rows")) {
+      rows.add(
+          new LiftTable.Row(angle.toSi(row.get(0).asDouble()), lift.toSi(row.get(1).asDouble())));
+    }
+    return new LiftTable(provenance(node.get("provenance").asText()), rows);
+  }
+
   static String word(Provenance p) {
     return p.word();
   }
@@ -97,10 +133,10 @@ final class CombinationJson {
       var group = components[i];
       values[i] =
           group.getType().isRecord()
-              ? readGroup(group.getType(), node.get(group.getName()), group.getName())
+              ? readGroup(group.getType(), node.path(group.getName()), group.getName())
               : name;
     }
-    return (Combination) make(Combination.class, values);
+    return Specs.construct(Combination.class, values);
   }
 
   private static Object readGroup(Class<?> type, JsonNode node, String group) {
@@ -108,9 +144,21 @@ final class CombinationJson {
     var values = new Object[components.length];
     for (int i = 0; i < components.length; i++) {
       var c = components[i];
-      values[i] = readComponent(c, node.get(c.getName()), group + "." + c.getName());
+      // What an older version did not know yet is as usual.
+      values[i] =
+          node.has(c.getName())
+              ? readComponent(c, node.get(c.getName()), group + "." + c.getName())
+              : Specs.usual(c);
     }
-    return make(type, values);
+    if (type == ValveTrain.class && !node.has("stiffness")) {
+      return ValveTrain.usual(
+          (ValveTrain.Follower) values[0],
+          (Given) values[1],
+          (Given) values[2],
+          (Given) values[3],
+          (Given) values[4]);
+    }
+    return Specs.construct(type, values);
   }
 
   private static Object readComponent(RecordComponent c, JsonNode node, String path) {
@@ -123,9 +171,20 @@ final class CombinationJson {
     if (c.getType() == int.class) {
       return node.asInt();
     }
+    if (c.getType() == LiftTable.class) {
+      return table(node, path);
+    }
     if (c.getType() == List.class) {
-      var list = new ArrayList<Integer>();
-      node.forEach(n -> list.add(n.asInt()));
+      var list = new ArrayList<Object>();
+      boolean whole = c.getGenericType().getTypeName().contains("Integer");
+      node.forEach(
+          n -> {
+            if (whole) {
+              list.add(n.asInt());
+            } else {
+              list.add(n.asDouble());
+            }
+          });
       return list;
     }
     for (Object constant : c.getType().getEnumConstants()) {
@@ -181,24 +240,6 @@ final class CombinationJson {
   private static Object value(RecordComponent c, Object record) {
     try {
       return c.getAccessor().invoke(record);
-    } catch (ReflectiveOperationException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  private static Object make(Class<?> type, Object[] values) {
-    var components = type.getRecordComponents();
-    var types = new Class<?>[components.length];
-    for (int i = 0; i < types.length; i++) {
-      types[i] = components[i].getType();
-    }
-    try {
-      return type.getDeclaredConstructor(types).newInstance(values);
-    } catch (InvocationTargetException e) {
-      if (e.getCause() instanceof RuntimeException cause) {
-        throw cause;
-      }
-      throw new IllegalStateException(e);
     } catch (ReflectiveOperationException e) {
       throw new IllegalStateException(e);
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
+import grandbore.core.combination.Boost;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
@@ -48,9 +49,26 @@ class FormatsTest {
     assertThat(BuildJson.read(BuildJson.write(EIGHT)).readings()).hasSameSizeAs(EIGHT.readings());
   }
 
+  /** Documents of the first version are read for ever: what they did not know is as usual. */
+  @Test
+  void aDocumentOfTheFirstVersionIsStillRead() throws IOException {
+    String text = Files.readString(Path.of("src/test/resources/grandbore/book/version-1.json"));
+    var c = BuildJson.read(text).build().combination();
+    assertThat(c.bottomEnd().bore().si()).isCloseTo(3.402 * 0.0254, within(1e-9));
+    assertThat(c.boost().kind()).isEqualTo(Boost.Kind.NONE);
+    assertThat(c.intake().meters()).isEqualTo(1);
+    assertThat(c.valveTrain().stiffness().si()).isGreaterThan(8e6);
+    assertThat(c.valveTrain().stiffness().provenance()).isEqualTo(Provenance.ASSUMED);
+    assertThatThrownBy(() -> BuildJson.read(text.replace("\"bore\"", "\"boar\"")))
+        .isInstanceOf(FormatException.class);
+    var again =
+        BuildJson.read(BuildJson.write(new BuildDocument(BuildJson.read(text).build(), List.of())));
+    assertThat(again.build().combination().intake()).isEqualTo(c.intake());
+  }
+
   @Test
   void thePublishedSchemaIsTheOneInForce() throws IOException {
-    assertThat(Files.readString(Path.of("../docs/formats/build-1.schema.json")))
+    assertThat(Files.readString(Path.of("../docs/formats/build-2.schema.json")))
         .isEqualTo(BuildSchema.text());
   }
 
@@ -61,7 +79,7 @@ class FormatsTest {
         "\"bore\" | \"boar\" | at combination",
         "\"unit\" : \"in\" | \"unit\" : \"furlong\" | at combination",
         "\"VEE\" | \"STAR\" | at combination.bottomEnd",
-        "\"version\" : 1 | \"version\" : 9 | version is 9",
+        "\"version\" : 2 | \"version\" : 9 | version is 9",
         "grand-bore-build | something-else | format is",
         "\"value\" : 4.094 | \"value\" : 0.4 | Bore (bottomEnd.bore)",
         "\"value\" : 4.094 | \"value\" : \"wide\" | at combination"

@@ -1,10 +1,14 @@
 package grandbore.cli;
 
 import grandbore.book.CurveCsv;
+import grandbore.book.TraceCsv;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -34,6 +38,13 @@ final class PredictCommand implements Callable<Integer> {
   @Option(names = "--format", defaultValue = "csv", description = "csv or json")
   private TableFormat format;
 
+  @Option(
+      names = "--traces",
+      paramLabel = "FILE",
+      description =
+          "writes one cycle of the cylinder that fires first, at the speed of --from, as CSV")
+  private Path traces;
+
   @Spec private CommandSpec spec;
 
   @Override
@@ -41,6 +52,12 @@ final class PredictCommand implements Callable<Integer> {
     var document = build.read();
     var engine = document.build().asMeasured(new Readings(document.readings()));
     try (var predictor = new Predictor()) {
+      if (traces != null) {
+        double rpm = from == null ? document.build().speeds().from() : from;
+        within("--from", rpm, 500, 15_000);
+        write(TraceCsv.write(predictor.trace(engine, rpm, () -> false)));
+        return 0;
+      }
       var curve = predictor.predict(engine, speeds(document.build().speeds()), fidelity);
       var out = spec.commandLine().getOut();
       if (format == TableFormat.CSV) {
@@ -50,6 +67,16 @@ final class PredictCommand implements Callable<Integer> {
         Tables.print(out, curve.points().stream().map(CurveCsv::columns).toList(), format);
       }
       return 0;
+    }
+  }
+
+  private void write(String table) {
+    try {
+      Files.writeString(traces, table);
+      spec.commandLine().getErr().println("Written: " + traces);
+    } catch (IOException e) {
+      throw new InvalidInput(
+          "--traces", traces.toString(), "a file that can be written", e.toString());
     }
   }
 

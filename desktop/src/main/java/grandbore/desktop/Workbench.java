@@ -40,7 +40,8 @@ final class Workbench implements AutoCloseable {
     rail = new Rail(session);
     var foot = new FootLine(session, curves);
     transfer = new Transfer(book, session, () -> curves.stateProperty().get().curve(), foot::say);
-    var make = new Pages(session, look);
+    var curvePane = new CurvePane(session, curves, look);
+    var make = new Pages(session, curves, curvePane.rpmProperty(), look);
     var scroll = new ScrollPane();
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -51,7 +52,6 @@ final class Workbench implements AutoCloseable {
               scroll.setContent(pages.computeIfAbsent(s, make::make));
               scroll.setVvalue(0);
             });
-    var curvePane = new CurvePane(session, curves, look);
     var figures = new FiguresPane(session, rail.chosenProperty());
     VBox.setVgrow(curvePane, Priority.ALWAYS);
     figures.setMinHeight(190);
@@ -82,7 +82,8 @@ final class Workbench implements AutoCloseable {
       KeyCode.DIGIT4,
       KeyCode.DIGIT5,
       KeyCode.DIGIT6,
-      KeyCode.DIGIT7
+      KeyCode.DIGIT7,
+      KeyCode.DIGIT8
     };
     for (var s : Station.values()) {
       keys.put(

@@ -182,6 +182,8 @@ class LayoutTest {
                     e.layout(),
                     e.cylinders(),
                     e.firingOrder(),
+                    e.firingIntervals(),
+                    e.numbering(),
                     e.bore().with(bore, from),
                     e.stroke().with(stroke, from),
                     e.rodLength().with(rod, from),
@@ -189,7 +191,8 @@ class LayoutTest {
                     e.pinHeight(),
                     e.pinOffset(),
                     e.mainJournal(),
-                    e.rodJournal());
+                    e.rodJournal(),
+                    e.reciprocatingMass());
             var q = c.squeeze();
             double swept = Math.PI / 4 * bore * bore * stroke;
             var squeeze =
@@ -212,7 +215,9 @@ class LayoutTest {
                     h.exhaustPortLength(),
                     h.exhaustPortVolume(),
                     h.intakeFlow(),
-                    h.exhaustFlow());
+                    h.exhaustFlow(),
+                    List.of(),
+                    List.of());
             return b.with(
                 new Combination(
                     c.name(),
@@ -223,7 +228,10 @@ class LayoutTest {
                     heads,
                     c.intake(),
                     c.exhaust(),
+                    c.boost(),
+                    c.nitrous(),
                     c.mixture(),
+                    c.losses(),
                     c.weather()));
           });
     } catch (IllegalArgumentException e) {

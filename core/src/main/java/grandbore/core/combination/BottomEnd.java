@@ -2,6 +2,7 @@ package grandbore.core.combination;
 
 import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
+import static grandbore.core.units.Quantity.MASS;
 
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
@@ -11,13 +12,16 @@ import java.util.List;
 /**
  * Block, crank, rods and pistons.
  *
- * @param firingOrder cylinder numbers in the order they fire, evenly spaced; on a V engine odd
- *     numbers stand on one bank and even numbers on the other
+ * @param firingOrder cylinder numbers in the order they fire
+ * @param firingIntervals crank degrees from each firing to the next, in that order; none where they
+ *     are even
  */
 public record BottomEnd(
     Layout layout,
     int cylinders,
     List<Integer> firingOrder,
+    List<Double> firingIntervals,
+    Numbering numbering,
     @Spec(
             label = "Bore",
             quantity = LENGTH,
@@ -73,12 +77,29 @@ public record BottomEnd(
             min = 0.018,
             max = 0.100,
             why = "it is a journal's diameter")
-        Given rodJournal) {
+        Given rodJournal,
+    @Spec(
+            label = "Reciprocating mass",
+            quantity = MASS,
+            min = 0.03,
+            max = 4,
+            usual = 0.68,
+            why = "it is piston, pin, rings and the rod's small end of one cylinder")
+        Given reciprocatingMass) {
 
   /** How the cylinders stand. */
   public enum Layout {
     INLINE,
-    VEE
+    VEE,
+    FLAT
+  }
+
+  /** How the cylinders of two banks are numbered. */
+  public enum Numbering {
+    /** Odd numbers on one bank, even numbers on the other. */
+    ALTERNATING,
+    /** One bank through, then the other. */
+    BANK_BY_BANK
   }
 
   static final double LEAST_ROD_RATIO = 1.2;
@@ -91,12 +112,12 @@ public record BottomEnd(
           "1 to 12",
           "larger engines are not built this way");
     }
-    if (layout == null || layout == Layout.VEE && cylinders % 2 != 0) {
+    if (layout == null || numbering == null || layout != Layout.INLINE && cylinders % 2 != 0) {
       throw new InvalidInput(
           "Layout (bottomEnd.layout)",
           layout + " with " + cylinders + " cylinders",
-          "INLINE, or VEE with an even number",
-          "both banks of a V hold the same number");
+          "INLINE, or VEE or FLAT with an even number",
+          "both banks hold the same number");
     }
     if (firingOrder == null
         || firingOrder.size() != cylinders
@@ -109,6 +130,18 @@ public record BottomEnd(
           "every cylinder fires once in two turns");
     }
     firingOrder = List.copyOf(firingOrder);
+    if (firingIntervals == null
+        || !firingIntervals.isEmpty()
+            && (firingIntervals.size() != cylinders
+                || firingIntervals.stream().anyMatch(i -> i == null || !(i >= 0 && i <= 720))
+                || Math.abs(firingIntervals.stream().mapToDouble(i -> i).sum() - 720) > 0.5)) {
+      throw new InvalidInput(
+          "Firing intervals (bottomEnd.firingIntervals)",
+          String.valueOf(firingIntervals),
+          "none, or one of 0 to 720° for each cylinder, 720° in all",
+          "every cylinder fires once in two turns");
+    }
+    firingIntervals = List.copyOf(firingIntervals);
     Specs.check(
         BottomEnd.class,
         "bottomEnd",
@@ -119,7 +152,8 @@ public record BottomEnd(
         pinHeight,
         pinOffset,
         mainJournal,
-        rodJournal);
+        rodJournal,
+        reciprocatingMass);
     if (rodLength.si() < LEAST_ROD_RATIO * stroke.si()) {
       throw new InvalidInput(
           "Rod length (bottomEnd.rodLength)",
@@ -155,8 +189,34 @@ public record BottomEnd(
     return blockDeck.si() - stroke.si() / 2 - rodLength.si() - pinHeight.si();
   }
 
+  /** Main bearings: one between neighbouring throws and one at each end. */
+  public int mains() {
+    return layout == Layout.VEE ? cylinders / 2 + 1 : cylinders + 1;
+  }
+
+  /** One bank or two. */
+  public int banks() {
+    return layout == Layout.INLINE ? 1 : 2;
+  }
+
   /** Bank of a cylinder, 0 or 1. */
   public int bank(int cylinder) {
-    return layout == Layout.VEE ? (cylinder + 1) % 2 : 0;
+    if (layout == Layout.INLINE) {
+      return 0;
+    }
+    return numbering == Numbering.ALTERNATING ? (cylinder + 1) % 2 : 2 * (cylinder - 1) / cylinders;
+  }
+
+  /** Crank angle from the first firing to the one at a place in the order, rad. */
+  public double firesAt(int place) {
+    if (firingIntervals.isEmpty()) {
+      return 4 * Math.PI * place / cylinders;
+    }
+    return Math.toRadians(firingIntervals.stream().limit(place).mapToDouble(i -> i).sum());
+  }
+
+  /** Whether all cylinders fire at even intervals. */
+  public boolean firesEvenly() {
+    return firingIntervals.stream().allMatch(i -> Math.abs(i - 720.0 / cylinders) < 0.5);
   }
 }

@@ -13,6 +13,8 @@ import grandbore.core.units.UnitSystem;
  *
  * @param separation half the crank angle between the centrelines
  * @param intakeCentreline after top centre
+ * @param intakeTable the lobe as it was measured, in the place of durations and lift; may be none
+ * @param exhaustTable likewise
  */
 public record Cam(
     @Spec(
@@ -70,7 +72,9 @@ public record Cam(
             min = 1.3963,
             max = 2.3562,
             why = "it is measured after top centre")
-        Given intakeCentreline) {
+        Given intakeCentreline,
+    LiftTable intakeTable,
+    LiftTable exhaustTable) {
   public Cam {
     Specs.check(
         Cam.class,
@@ -83,6 +87,9 @@ public record Cam(
         exhaustLobeLift,
         separation,
         intakeCentreline);
+    if (intakeTable == null || exhaustTable == null) {
+      throw new InvalidInput("Lift table (cam)", "missing", "a table or none", "it is needed");
+    }
     order("Intake", "intakeSeat", intakeSeat, intakeDuration);
     order("Exhaust", "exhaustSeat", exhaustSeat, exhaustDuration);
     events(intakeSeat, exhaustSeat, intakeCentreline, separation);

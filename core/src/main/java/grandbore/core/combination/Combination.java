@@ -13,7 +13,10 @@ public record Combination(
     Heads heads,
     Intake intake,
     Exhaust exhaust,
+    Boost boost,
+    Nitrous nitrous,
     Mixture mixture,
+    Losses losses,
     Weather weather) {
 
   public Combination {
@@ -27,7 +30,10 @@ public record Combination(
     require("heads", heads);
     require("intake", intake);
     require("exhaust", exhaust);
+    require("boost", boost);
+    require("nitrous", nitrous);
     require("mixture", mixture);
+    require("losses", losses);
     require("weather", weather);
     double gap = bottomEnd.deckClearance() + squeeze.gasketThickness().si();
     if (gap < 0.0003) {
@@ -69,8 +75,53 @@ public record Combination(
           "up to 1.10 bores",
           "they would not find room in the chamber");
     }
+    count("heads.intakeShares", heads.intakeShares().size(), bottomEnd.cylinders());
+    count("heads.exhaustShares", heads.exhaustShares().size(), bottomEnd.cylinders());
+    count("intake.runnerChanges", intake.runnerChanges().size(), bottomEnd.cylinders());
+    layouts(bottomEnd, intake, exhaust, boost);
     lift("Intake", cam.intakeLobeLift(), valveTrain.intakeRocker(), valveTrain.intakeLash());
     lift("Exhaust", cam.exhaustLobeLift(), valveTrain.exhaustRocker(), valveTrain.exhaustLash());
+  }
+
+  private static void count(String field, int is, int cylinders) {
+    if (is != 0 && is != cylinders) {
+      throw new InvalidInput(
+          "By cylinder (" + field + ")",
+          is + " numbers",
+          "none, or one for each of " + cylinders + " cylinders",
+          "each belongs to a cylinder");
+    }
+  }
+
+  private static void layouts(BottomEnd bottom, Intake intake, Exhaust exhaust, Boost boost) {
+    int bank = bottom.cylinders() / bottom.banks();
+    if (exhaust.kind() == Exhaust.Kind.STEPPED && (bank < 4 || bank % 2 != 0)) {
+      throw new InvalidInput(
+          "Exhaust (exhaust.kind)",
+          "STEPPED with " + bank + " cylinders in a bank",
+          "an even number of four or more",
+          "primaries meet in twos or threes");
+    }
+    if (exhaust.balance() == Exhaust.Balance.PIPE && bottom.banks() < 2) {
+      throw new InvalidInput(
+          "Balance pipe (exhaust.balance)", "PIPE", "NONE with one bank", "it joins two banks");
+    }
+    if (intake.manifold() == Intake.Manifold.DUAL_PLANE
+        && (bottom.cylinders() < 4 || bottom.cylinders() % 2 != 0)) {
+      throw new InvalidInput(
+          "Manifold (intake.manifold)",
+          "DUAL_PLANE with " + bottom.cylinders() + " cylinders",
+          "an even number of four or more",
+          "each plane feeds every other cylinder of the firing order");
+    }
+    if (intake.manifold() == Intake.Manifold.INDIVIDUAL
+        && boost.kind() == Boost.Kind.POSITIVE_DISPLACEMENT) {
+      throw new InvalidInput(
+          "Boost (boost.kind)",
+          "POSITIVE_DISPLACEMENT with a throttle a runner",
+          "a manifold with a plenum",
+          "the blower delivers into one");
+    }
   }
 
   private static void require(String group, Record value) {
@@ -119,18 +170,40 @@ public record Combination(
 
   /** Net lift of the intake valve, m. */
   public double intakeLift() {
-    return cam.intakeLobeLift().si() * valveTrain.intakeRocker().si()
-        - valveTrain.intakeLash().si();
+    return netLift(
+        cam.intakeTable().isGiven() ? cam.intakeTable().peak() : cam.intakeLobeLift().si(),
+        valveTrain.intakeRocker(),
+        valveTrain.intakeLash());
   }
 
   /** Net lift of the exhaust valve, m. */
   public double exhaustLift() {
-    return cam.exhaustLobeLift().si() * valveTrain.exhaustRocker().si()
-        - valveTrain.exhaustLash().si();
+    return netLift(
+        cam.exhaustTable().isGiven() ? cam.exhaustTable().peak() : cam.exhaustLobeLift().si(),
+        valveTrain.exhaustRocker(),
+        valveTrain.exhaustLash());
+  }
+
+  private double netLift(double lobe, Given rocker, Given lash) {
+    return lobe * rocker.si() * 0.5 * (1 + valveTrain.rockerOffSeat().si()) - lash.si();
   }
 
   public Combination named(String newName) {
     return (Combination) Specs.rebuild(this, "name", newName);
+  }
+
+  /** This combination with one component of one group replaced, checked whole. */
+  public Combination with(String path, Object value) {
+    int dot = path.indexOf('.');
+    String group = path.substring(0, dot);
+    var changed = Specs.rebuild(Specs.read(this, group), path.substring(dot + 1), value);
+    return (Combination) Specs.rebuild(this, group, changed);
+  }
+
+  /** A component of a group by its path. */
+  public Object at(String path) {
+    int dot = path.indexOf('.');
+    return Specs.read(Specs.read(this, path.substring(0, dot)), path.substring(dot + 1));
   }
 
   /** This combination with one of its groups replaced, checked whole. */

@@ -3,11 +3,16 @@ package grandbore.core.combination;
 import static grandbore.core.units.Quantity.LENGTH;
 import static grandbore.core.units.Quantity.VOLUME;
 
+import java.util.List;
+
 /**
  * Cylinder heads: valves, ports and their flow sheets.
  *
  * @param intakeValves in each cylinder
  * @param exhaustValves in each cylinder
+ * @param intakeShares each cylinder's intake flow over the sheet's, cylinder 1 first; none where
+ *     all are alike
+ * @param exhaustShares likewise
  */
 public record Heads(
     int intakeValves,
@@ -55,7 +60,9 @@ public record Heads(
             why = "it is what the port holds with the valve shut")
         Given exhaustPortVolume,
     FlowSheet intakeFlow,
-    FlowSheet exhaustFlow) {
+    FlowSheet exhaustFlow,
+    List<Double> intakeShares,
+    List<Double> exhaustShares) {
   public Heads {
     Specs.check(
         Heads.class,
@@ -66,12 +73,35 @@ public record Heads(
         intakePortVolume,
         exhaustPortLength,
         exhaustPortVolume);
+    intakeShares = shares("intakeShares", intakeShares);
+    exhaustShares = shares("exhaustShares", exhaustShares);
     count("intakeValves", intakeValves);
     count("exhaustValves", exhaustValves);
     if (intakeFlow == null || exhaustFlow == null) {
       throw new InvalidInput(
           "Flow sheet (heads)", "missing", "one a side", "the flow of both ports is needed");
     }
+  }
+
+  private static List<Double> shares(String name, List<Double> shares) {
+    if (shares == null || shares.stream().anyMatch(s -> s == null || !(s >= 0.5 && s <= 1.5))) {
+      throw new InvalidInput(
+          "Port flow by cylinder (heads." + name + ")",
+          String.valueOf(shares),
+          "none, or one of 0.50 to 1.50 for each cylinder",
+          "it is a share of the flow sheet's");
+    }
+    return List.copyOf(shares);
+  }
+
+  /** One cylinder's intake flow over the sheet's. */
+  public double intakeShare(int cylinder) {
+    return intakeShares.isEmpty() ? 1 : intakeShares.get(cylinder - 1);
+  }
+
+  /** One cylinder's exhaust flow over the sheet's. */
+  public double exhaustShare(int cylinder) {
+    return exhaustShares.isEmpty() ? 1 : exhaustShares.get(cylinder - 1);
   }
 
   private static void count(String name, int valves) {

@@ -7,15 +7,22 @@ import static grandbore.core.units.Quantity.LENGTH;
 import static grandbore.core.units.Quantity.PRESSURE;
 import static grandbore.core.units.Quantity.VOLUME;
 
+import java.util.List;
+
 /**
  * From the atmosphere to the head.
  *
- * @param meterFlow what all barrels of one plenum, or the barrel of one runner, pass at the rating
- *     depression, wide open
+ * @param meters carburettors or throttles on the manifold; a throttle a runner counts as one
+ * @param meterFlow what one of them passes at the rating depression, wide open
+ * @param planeWindow opening between the two planes, such as an open spacer leaves
+ * @param runnerChanges each cylinder's runner longer than the length given, m, cylinder 1 first;
+ *     none where all are alike
  */
 public record Intake(
     Manifold manifold,
     Fuelling fuelling,
+    Heating heating,
+    int meters,
     @Spec(
             label = "Runner length",
             quantity = LENGTH,
@@ -64,7 +71,16 @@ public record Intake(
             min = 1000,
             max = 12000,
             why = "four-barrels are rated at 1.5 inHg, two-barrels at 3.0")
-        Given ratingDepression) {
+        Given ratingDepression,
+    @Spec(
+            label = "Window between planes",
+            quantity = AREA,
+            min = 0,
+            max = 60e-4,
+            usual = 0,
+            why = "it is the clear section that joins both planes; none where the divider is whole")
+        Given planeWindow,
+    List<Double> runnerChanges) {
   public Intake {
     Specs.check(
         Intake.class,
@@ -75,8 +91,34 @@ public record Intake(
         runnerExit,
         plenumVolume,
         meterFlow,
-        ratingDepression);
-    if (manifold == null || fuelling == null) {
+        ratingDepression,
+        planeWindow);
+    if (meters < 1 || meters > 12) {
+      throw new InvalidInput(
+          "Carburettors or throttles (intake.meters)",
+          String.valueOf(meters),
+          "1 to 12",
+          "no manifold carries more");
+    }
+    if (runnerChanges == null
+        || runnerChanges.stream().anyMatch(r -> r == null || !(Math.abs(r) <= 0.3))) {
+      throw new InvalidInput(
+          "Runner length by cylinder (intake.runnerChanges)",
+          String.valueOf(runnerChanges),
+          "none, or one of -0.3 to 0.3 m for each cylinder",
+          "it is a difference");
+    }
+    runnerChanges = List.copyOf(runnerChanges);
+    for (double change : runnerChanges) {
+      if (runnerLength.si() + change < 0.02) {
+        throw new InvalidInput(
+            "Runner length by cylinder (intake.runnerChanges)",
+            String.valueOf(change),
+            "so that at least 20 mm stay",
+            "a runner has some length");
+      }
+    }
+    if (manifold == null || fuelling == null || heating == null) {
       throw new InvalidInput(
           "Intake (intake.manifold, intake.fuelling)", "missing", "both kinds", "they are needed");
     }
@@ -95,6 +137,27 @@ public record Intake(
     /** All runners open into one plenum. */
     PLENUM,
     /** Each runner has its own throttle, open to the atmosphere. */
-    INDIVIDUAL
+    INDIVIDUAL,
+    /**
+     * Two plenums, each for every other cylinder in the firing order, each with half the barrels.
+     */
+    DUAL_PLANE
+  }
+
+  /** What warms the manifold's floor and walls. */
+  public enum Heating {
+    /** Nothing but the head it is bolted to. */
+    HEAD_ONLY,
+    /** Coolant runs through it. */
+    COOLANT,
+    /** Exhaust gas passes under the plenum. */
+    EXHAUST,
+    /** Kept off the head by a spacer or an air gap. */
+    INSULATED
+  }
+
+  /** One cylinder's runner, m. */
+  public double runnerLength(int cylinder) {
+    return runnerLength.si() + (runnerChanges.isEmpty() ? 0 : runnerChanges.get(cylinder - 1));
   }
 }

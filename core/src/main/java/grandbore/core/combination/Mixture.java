@@ -38,7 +38,11 @@ public record Mixture(
 
   /** How the spark is timed. */
   public enum Spark {
+    /** Sought at every speed, whatever the fuel says of it. */
     BEST_TORQUE,
-    FIXED
+    /** As given, at every speed. */
+    FIXED,
+    /** Best torque, or as far as the fuel's octane lets it. */
+    KNOCK_LIMITED
   }
 }

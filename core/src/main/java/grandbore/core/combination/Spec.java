@@ -18,6 +18,9 @@ public @interface Spec {
 
   double max();
 
+  /** What it is where an older document or a new build does not say; NaN where it must be said. */
+  double usual() default Double.NaN;
+
   /** The reason for the bounds, a clause. */
   String why();
 }

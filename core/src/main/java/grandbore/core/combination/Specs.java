@@ -4,6 +4,7 @@ import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Reads {@link Spec} off the records: one place for bounds, labels and paths of all inputs. */
 public final class Specs {
@@ -106,7 +107,8 @@ public final class Specs {
     }
   }
 
-  private static Object read(Object record, String name) {
+  /** A component of a record by its name. */
+  static Object read(Object record, String name) {
     try {
       for (var c : record.getClass().getRecordComponents()) {
         if (c.getName().equals(name)) {
@@ -119,18 +121,66 @@ public final class Specs {
     }
   }
 
+  /** What a component is where nobody says: {@code null} where it must be said. */
+  public static Object usual(RecordComponent c) {
+    var spec = c.getAnnotation(Spec.class);
+    if (spec != null) {
+      return Double.isNaN(spec.usual())
+          ? null
+          : new Given(
+              spec.usual(),
+              spec.quantity(),
+              Provenance.ASSUMED,
+              Given.usualSpread(spec.usual(), spec.quantity(), Provenance.ASSUMED));
+    }
+    if (c.getType() == List.class) {
+      return List.of();
+    }
+    if (c.getType() == LiftTable.class) {
+      return LiftTable.NONE;
+    }
+    if (c.getType() == int.class) {
+      return 1;
+    }
+    return c.getType().isEnum() ? c.getType().getEnumConstants()[0] : null;
+  }
+
+  /** A group from the components that are said; the others are as usual. */
+  public static <T extends Record> T make(Class<T> type, Map<String, ?> said) {
+    var components = type.getRecordComponents();
+    var values = new Object[components.length];
+    int used = 0;
+    for (int i = 0; i < components.length; i++) {
+      boolean is = said.containsKey(components[i].getName());
+      used += is ? 1 : 0;
+      values[i] = is ? said.get(components[i].getName()) : usual(components[i]);
+    }
+    if (used < said.size()) {
+      throw new IllegalArgumentException(type + " does not have all of " + said.keySet());
+    }
+    return construct(type, values);
+  }
+
   /** A copy of a record with one component replaced. */
   static Object rebuild(Object record, String name, Object value) {
     var components = record.getClass().getRecordComponents();
-    var types = new Class<?>[components.length];
     var values = new Object[components.length];
     for (int i = 0; i < components.length; i++) {
       RecordComponent c = components[i];
-      types[i] = c.getType();
       values[i] = c.getName().equals(name) ? value : read(record, c.getName());
     }
+    return construct(record.getClass(), values);
+  }
+
+  /** A record of all its components, in order. */
+  public static <T> T construct(Class<T> type, Object... values) {
+    var components = type.getRecordComponents();
+    var types = new Class<?>[components.length];
+    for (int i = 0; i < types.length; i++) {
+      types[i] = components[i].getType();
+    }
     try {
-      return record.getClass().getDeclaredConstructor(types).newInstance(values);
+      return type.getDeclaredConstructor(types).newInstance(values);
     } catch (InvocationTargetException e) {
       if (e.getCause() instanceof RuntimeException cause) {
         throw cause;

@@ -10,9 +10,15 @@ public interface HeatTransfer {
    * @param kelvin mean temperature of the gas
    * @param meanPistonSpeed m/s
    * @param open whether a valve is open
+   * @param volume of the gas, m³
    * @param combustion swept volume × reference temperature over reference pressure and volume,
    *     times firing less motored pressure, K: zero before the spark
    */
   double coefficient(
-      double pascal, double kelvin, double meanPistonSpeed, boolean open, double combustion);
+      double pascal,
+      double kelvin,
+      double volume,
+      double meanPistonSpeed,
+      boolean open,
+      double combustion);
 }

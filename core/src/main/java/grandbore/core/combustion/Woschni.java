@@ -21,7 +21,12 @@ public final class Woschni implements HeatTransfer {
 
   @Override
   public double coefficient(
-      double pascal, double kelvin, double meanPistonSpeed, boolean open, double combustion) {
+      double pascal,
+      double kelvin,
+      double volume,
+      double meanPistonSpeed,
+      boolean open,
+      double combustion) {
     double speed =
         (open ? GAS_EXCHANGE : CLOSED) * meanPistonSpeed + COMBUSTION * Math.max(0, combustion);
     double product = pascal / 1000 * speed;

@@ -9,6 +9,7 @@ import static grandbore.core.units.Measure.INCHES_OF_MERCURY;
 import static grandbore.core.units.Measure.NONE;
 import static grandbore.core.units.Measure.SQUARE_INCHES;
 
+import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Cam;
 import grandbore.core.combination.Combination;
@@ -17,8 +18,12 @@ import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Heads;
 import grandbore.core.combination.Intake;
+import grandbore.core.combination.LiftTable;
+import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
+import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
 import grandbore.core.combination.Squeeze;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Weather;
@@ -27,6 +32,7 @@ import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Builds the groups of a combination from numbers in the trade's units. */
 public final class CombinationMaker {
@@ -70,6 +76,8 @@ public final class CombinationMaker {
         layout,
         firingOrder.size(),
         firingOrder,
+        List.of(),
+        BottomEnd.Numbering.ALTERNATING,
         inches(bore, from),
         inches(stroke, from),
         inches(rod, from),
@@ -77,7 +85,15 @@ public final class CombinationMaker {
         inches(pinHeight, from),
         thin(0, from),
         inches(mainJournal, from),
-        inches(rodJournal, from));
+        inches(rodJournal, from),
+        reciprocating(bore));
+  }
+
+  /**
+   * Two thirds of a kilogram at a four-inch bore, going with its cube: common practice, no source.
+   */
+  private static Given reciprocating(double bore) {
+    return Given.of(680 * Math.pow(bore / 4, 3), Measure.GRAMS, Quantity.MASS, Provenance.ASSUMED);
   }
 
   /** Gasket in inches, volumes in cc. */
@@ -128,12 +144,14 @@ public final class CombinationMaker {
         inches(intakeLobe, from),
         inches(exhaustLobe, from),
         degrees(separation, from),
-        degrees(centreline, from));
+        degrees(centreline, from),
+        LiftTable.NONE,
+        LiftTable.NONE);
   }
 
   public static ValveTrain valveTrain(
       ValveTrain.Follower follower, double intakeRatio, double exhaustRatio, double lash) {
-    return new ValveTrain(
+    return ValveTrain.usual(
         follower,
         ratio(intakeRatio, Provenance.CARD),
         ratio(exhaustRatio, Provenance.CARD),
@@ -174,7 +192,9 @@ public final class CombinationMaker {
         inches(exhaustLength, from),
         cc(exhaustVolume, from),
         intake,
-        exhaust);
+        exhaust,
+        List.of(),
+        List.of());
   }
 
   /** Inches, degrees, square inches, cc, cfm at a depression in inHg. */
@@ -192,13 +212,19 @@ public final class CombinationMaker {
     return new Intake(
         manifold,
         fuelling,
+        fuelling == Intake.Fuelling.CARBURETTOR
+            ? Intake.Heating.HEAD_ONLY
+            : Intake.Heating.INSULATED,
+        1,
         inches(length, from),
         degrees(turn, from),
         Given.of(entry, SQUARE_INCHES, Quantity.AREA, from),
         Given.of(exit, SQUARE_INCHES, Quantity.AREA, from),
         cc(plenum, from),
         Given.of(flow, CUBIC_FEET_PER_MINUTE, Quantity.AIRFLOW, from),
-        Given.of(depression, INCHES_OF_MERCURY, Quantity.PRESSURE, Provenance.CARD));
+        Given.of(depression, INCHES_OF_MERCURY, Quantity.PRESSURE, Provenance.CARD),
+        Given.of(0, SQUARE_INCHES, Quantity.AREA, Provenance.ASSUMED),
+        List.of());
   }
 
   /** Inches; the system's flow in cfm at 28 inH2O, none for an open collector. */
@@ -210,18 +236,27 @@ public final class CombinationMaker {
       double collector,
       double systemFlow,
       Provenance from) {
-    return new Exhaust(
-        kind,
-        inches(primaryLength, from),
-        inches(primary, from),
-        inches(collectorLength, from),
-        inches(collector, from),
-        systemFlow > 0 ? Exhaust.Outlet.SYSTEM : Exhaust.Outlet.OPEN,
-        Given.of(
-            systemFlow > 0 ? systemFlow : 1000,
-            CUBIC_FEET_PER_MINUTE,
-            Quantity.AIRFLOW,
-            Provenance.ASSUMED));
+    return Specs.make(
+        Exhaust.class,
+        Map.of(
+            "kind",
+            kind,
+            "primaryLength",
+            inches(primaryLength, from),
+            "primaryDiameter",
+            inches(primary, from),
+            "collectorLength",
+            inches(collectorLength, from),
+            "collectorDiameter",
+            inches(collector, from),
+            "outlet",
+            systemFlow > 0 ? Exhaust.Outlet.SYSTEM : Exhaust.Outlet.OPEN,
+            "systemFlow",
+            Given.of(
+                systemFlow > 0 ? systemFlow : 1000,
+                CUBIC_FEET_PER_MINUTE,
+                Quantity.AIRFLOW,
+                Provenance.ASSUMED)));
   }
 
   public static Mixture mixture(FuelKind fuel, double lambda) {
@@ -252,6 +287,18 @@ public final class CombinationMaker {
       Exhaust exhaust,
       Mixture mixture) {
     return new Combination(
-        name, bottom, squeeze, cam, train, heads, intake, exhaust, mixture, dynoDay());
+        name,
+        bottom,
+        squeeze,
+        cam,
+        train,
+        heads,
+        intake,
+        exhaust,
+        Specs.make(Boost.class, Map.of()),
+        Specs.make(Nitrous.class, Map.of()),
+        mixture,
+        Specs.make(Losses.class, Map.of()),
+        dynoDay());
   }
 }

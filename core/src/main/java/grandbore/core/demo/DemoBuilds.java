@@ -18,11 +18,13 @@ import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.BottomEnd.Layout;
 import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Given;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.ValveTrain.Follower;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -43,91 +45,101 @@ public final class DemoBuilds {
   public static Build hillClimbEight() {
     var c =
         combination(
-            "Club hill-climb V8",
-            bottomEnd(
-                Layout.VEE,
-                List.of(1, 6, 3, 2, 7, 8, 5, 4),
-                4.094,
-                3.050,
-                5.850,
-                1.310,
-                0.012,
-                2.520,
-                2.050,
-                Provenance.CARD),
-            squeeze(57.0, 4.140, 0.038, 4.0, Provenance.CARD),
-            cam(238, 244, 282, 288, 0.372, 0.368, 109, 105, Provenance.CARD),
-            valveTrain(Follower.ROLLER_PUSHROD, 1.55, 1.55, 0.014),
-            heads(
-                1,
-                2.02,
-                1.58,
-                5.1,
-                192,
-                2.9,
-                71,
-                sheet(Provenance.CARD, .1, 63, .2, 131, .3, 191, .4, 236, .5, 261, .6, 272),
-                sheet(Provenance.CARD, .1, 55, .2, 103, .3, 146, .4, 173, .5, 189, .6, 196),
-                Provenance.CARD),
-            intake(
-                Intake.Manifold.PLENUM,
-                Intake.Fuelling.CARBURETTOR,
-                5.8,
-                55,
-                2.70,
-                2.45,
-                1350,
-                780,
-                1.5,
-                Provenance.CARD),
-            exhaust(Exhaust.Kind.HEADERS, 31, 1.70, 13, 3.1, 0, Provenance.ASSUMED),
-            mixture(FuelKind.RACE_100, 0.88));
+                "Club hill-climb V8",
+                bottomEnd(
+                    Layout.VEE,
+                    List.of(1, 6, 3, 2, 7, 8, 5, 4),
+                    4.094,
+                    3.050,
+                    5.850,
+                    1.310,
+                    0.012,
+                    2.520,
+                    2.050,
+                    Provenance.CARD),
+                squeeze(57.0, 4.140, 0.038, 4.0, Provenance.CARD),
+                cam(238, 244, 282, 288, 0.372, 0.368, 109, 105, Provenance.CARD),
+                valveTrain(Follower.ROLLER_PUSHROD, 1.55, 1.55, 0.014),
+                heads(
+                    1,
+                    2.02,
+                    1.58,
+                    5.1,
+                    192,
+                    2.9,
+                    71,
+                    sheet(Provenance.CARD, .1, 63, .2, 131, .3, 191, .4, 236, .5, 261, .6, 272),
+                    sheet(Provenance.CARD, .1, 55, .2, 103, .3, 146, .4, 173, .5, 189, .6, 196),
+                    Provenance.CARD),
+                intake(
+                    Intake.Manifold.PLENUM,
+                    Intake.Fuelling.CARBURETTOR,
+                    5.8,
+                    55,
+                    2.70,
+                    2.45,
+                    1350,
+                    780,
+                    1.5,
+                    Provenance.CARD),
+                exhaust(Exhaust.Kind.HEADERS, 31, 1.70, 13, 3.1, 0, Provenance.ASSUMED),
+                mixture(FuelKind.RACE_100, 0.88))
+            .with("valveTrain.springSeat", card(215, Quantity.FORCE, Measure.POUNDS_FORCE))
+            .with("valveTrain.springRate", card(600, Quantity.STIFFNESS, Measure.POUNDS_PER_INCH))
+            .with("valveTrain.intakeMass", card(268, Quantity.MASS, Measure.GRAMS))
+            .with("valveTrain.exhaustMass", card(252, Quantity.MASS, Measure.GRAMS));
     return new Build(UnitSystem.US, Application.RACE, new SpeedRange(3000, 7500), c);
+  }
+
+  private static Given card(double value, Quantity quantity, Measure unit) {
+    return Given.of(value, unit, quantity, Provenance.CARD);
   }
 
   /** The in-line four, two litres, four valves, individual throttles. */
   public static Build paddockFour() {
     var c =
         combination(
-            "Paddock four",
-            bottomEnd(
-                Layout.INLINE,
-                List.of(1, 3, 4, 2),
-                3.402,
-                3.346,
-                5.669,
-                1.181,
-                0.008,
-                2.087,
-                1.811,
-                Provenance.CARD),
-            squeeze(44.5, 3.445, 0.030, -1.5, Provenance.ASSUMED),
-            cam(232, 228, 272, 268, 0.398, 0.382, 106, 104, Provenance.CARD),
-            valveTrain(Follower.BUCKET_OVERHEAD, 1, 1, 0.009),
-            heads(
-                2,
-                1.32,
-                1.14,
-                4.1,
-                142,
-                3.1,
-                74,
-                sheet(Provenance.ASSUMED, .1, 84, .2, 170, .3, 236, .4, 268),
-                sheet(Provenance.ASSUMED, .1, 70, .2, 136, .3, 178, .4, 200),
-                Provenance.ASSUMED),
-            intake(
-                Intake.Manifold.INDIVIDUAL,
-                Intake.Fuelling.PORT_INJECTION,
-                8.5,
-                20,
-                2.5,
-                2.3,
-                1500,
-                210,
-                1.5,
-                Provenance.ASSUMED),
-            exhaust(Exhaust.Kind.HEADERS, 29, 1.60, 15, 2.4, 0, Provenance.ASSUMED),
-            mixture(FuelKind.PUMP_93, 0.89));
+                "Paddock four",
+                bottomEnd(
+                    Layout.INLINE,
+                    List.of(1, 3, 4, 2),
+                    3.402,
+                    3.346,
+                    5.669,
+                    1.181,
+                    0.008,
+                    2.087,
+                    1.811,
+                    Provenance.CARD),
+                squeeze(44.5, 3.445, 0.030, -1.5, Provenance.ASSUMED),
+                cam(232, 228, 272, 268, 0.398, 0.382, 106, 104, Provenance.CARD),
+                valveTrain(Follower.BUCKET_OVERHEAD, 1, 1, 0.009),
+                heads(
+                    2,
+                    1.32,
+                    1.14,
+                    4.1,
+                    142,
+                    3.1,
+                    74,
+                    sheet(Provenance.ASSUMED, .1, 84, .2, 170, .3, 236, .4, 268),
+                    sheet(Provenance.ASSUMED, .1, 70, .2, 136, .3, 178, .4, 200),
+                    Provenance.ASSUMED),
+                intake(
+                    Intake.Manifold.INDIVIDUAL,
+                    Intake.Fuelling.PORT_INJECTION,
+                    8.5,
+                    20,
+                    2.5,
+                    2.3,
+                    1500,
+                    210,
+                    1.5,
+                    Provenance.ASSUMED),
+                exhaust(Exhaust.Kind.HEADERS, 29, 1.60, 15, 2.4, 0, Provenance.ASSUMED),
+                mixture(FuelKind.PUMP_93, 0.89))
+            .with("valveTrain.springSeat", card(75, Quantity.FORCE, Measure.POUNDS_FORCE))
+            .with("valveTrain.springRate", card(270, Quantity.STIFFNESS, Measure.POUNDS_PER_INCH));
     return new Build(UnitSystem.METRIC, Application.STREET, new SpeedRange(3000, 8500), c);
   }
 

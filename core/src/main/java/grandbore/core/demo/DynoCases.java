@@ -26,7 +26,11 @@ import static grandbore.core.demo.CombinationMaker.valveTrain;
 import grandbore.core.combination.Cam;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Given;
+import grandbore.core.combination.Losses;
 import grandbore.core.gas.FuelKind;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
 import java.util.List;
 
 /**
@@ -67,30 +71,50 @@ public final class DynoCases {
         f());
   }
 
+  /** Springs that let the valves follow to the speed the case was run to; none states its own. */
+  private static Given lbf(double force) {
+    return Given.of(force, Measure.POUNDS_FORCE, Quantity.FORCE, ASSUMED);
+  }
+
+  private static Given lbfPerInch(double rate) {
+    return Given.of(rate, Measure.POUNDS_PER_INCH, Quantity.STIFFNESS, ASSUMED);
+  }
+
   private static Case a() {
     var bottom = bottomEnd(VEE, V8, 4.125, 3.400, 5.400, 1.4, 0.005, 2.45, 2.1, ASSUMED);
     return new Case(
         "A",
         combination(
-            "Case A",
-            bottom,
-            squeezeFor(11.0, bottom, 4.165, 0.040, ASSUMED),
-            cam(250, 256, 250 + SOLID_RAMPS, 256 + SOLID_RAMPS, 0.4253, 0.4253, 108, 104, ASSUMED),
-            valveTrain(ROLLER_PUSHROD, 1.5, 1.5, 0.018),
-            heads(
-                1,
-                2.08,
-                1.60,
-                5.2,
-                215,
-                3.2,
-                80,
-                sheet(CARD, .1, 66, .2, 140, .3, 200, .4, 252, .5, 290, .6, 318),
-                sheet(CARD, .1, 56, .2, 108, .3, 155, .4, 190, .5, 212, .6, 224),
-                ASSUMED),
-            intake(PLENUM, CARBURETTOR, 5.5, 60, 3.0, 2.6, 1500, 850, 1.5, CARD),
-            exhaust(HEADERS, 32, 1.80, 14, 3.4, 0, ASSUMED),
-            mixture(FuelKind.RACE_110, 0.88)),
+                "Case A",
+                bottom,
+                squeezeFor(11.0, bottom, 4.165, 0.040, ASSUMED),
+                cam(
+                    250,
+                    256,
+                    250 + SOLID_RAMPS,
+                    256 + SOLID_RAMPS,
+                    0.4253,
+                    0.4253,
+                    108,
+                    104,
+                    ASSUMED),
+                valveTrain(ROLLER_PUSHROD, 1.5, 1.5, 0.018),
+                heads(
+                    1,
+                    2.08,
+                    1.60,
+                    5.2,
+                    215,
+                    3.2,
+                    80,
+                    sheet(CARD, .1, 66, .2, 140, .3, 200, .4, 252, .5, 290, .6, 318),
+                    sheet(CARD, .1, 56, .2, 108, .3, 155, .4, 190, .5, 212, .6, 224),
+                    ASSUMED),
+                intake(PLENUM, CARBURETTOR, 5.5, 60, 3.0, 2.6, 1500, 850, 1.5, CARD),
+                exhaust(HEADERS, 32, 1.80, 14, 3.4, 0, ASSUMED),
+                mixture(FuelKind.RACE_110, 0.88))
+            .with("valveTrain.springSeat", lbf(220))
+            .with("valveTrain.springRate", lbfPerInch(500)),
         4000,
         7300,
         new Observed(597, NOT_STATED, 517, NOT_STATED));
@@ -225,25 +249,36 @@ public final class DynoCases {
     return new Case(
         "E",
         combination(
-            "Case E",
-            bottom,
-            squeezeFor(12.0, bottom, 3.47, 0.030, ASSUMED),
-            cam(245, 240, 245 + SOLID_RAMPS, 240 + SOLID_RAMPS, 0.3467, 0.3267, 104, 104, ASSUMED),
-            valveTrain(FINGER_OVERHEAD, 1.5, 1.5, 0.008),
-            heads(
-                2,
-                1.40,
-                1.18,
-                4.0,
-                165,
-                3.0,
-                85,
-                sheet(CARD, .1, 92, .2, 190, .3, 272, .4, 318, .5, 340),
-                sheet(CARD, .1, 78, .2, 155, .3, 208, .4, 236, .5, 246),
-                ASSUMED),
-            intake(PLENUM, PORT_INJECTION, 5.5, 30, 3.2, 2.7, 3500, 750, 1.5, ASSUMED),
-            exhaust(HEADERS, 30, 1.75, 16, 2.6, 0, ASSUMED),
-            mixture(FuelKind.RACE_110, 0.88)),
+                "Case E",
+                bottom,
+                squeezeFor(12.0, bottom, 3.47, 0.030, ASSUMED),
+                cam(
+                    245,
+                    240,
+                    245 + SOLID_RAMPS,
+                    240 + SOLID_RAMPS,
+                    0.3467,
+                    0.3267,
+                    104,
+                    104,
+                    ASSUMED),
+                valveTrain(FINGER_OVERHEAD, 1.5, 1.5, 0.008),
+                heads(
+                    2,
+                    1.40,
+                    1.18,
+                    4.0,
+                    165,
+                    3.0,
+                    85,
+                    sheet(CARD, .1, 92, .2, 190, .3, 272, .4, 318, .5, 340),
+                    sheet(CARD, .1, 78, .2, 155, .3, 208, .4, 236, .5, 246),
+                    ASSUMED),
+                intake(PLENUM, PORT_INJECTION, 5.5, 30, 3.2, 2.7, 3500, 750, 1.5, ASSUMED),
+                exhaust(HEADERS, 30, 1.75, 16, 2.6, 0, ASSUMED),
+                mixture(FuelKind.RACE_110, 0.88))
+            .with("valveTrain.springSeat", lbf(120))
+            .with("valveTrain.springRate", lbfPerInch(400)),
         4500,
         9000,
         new Observed(320, NOT_STATED, NOT_STATED, NOT_STATED));
@@ -256,34 +291,35 @@ public final class DynoCases {
     return new Case(
         "F",
         combination(
-            "Case F",
-            bottom,
-            squeezeFor(10.5, bottom, 3.43, 0.040, ASSUMED),
-            cam(
-                196,
-                190,
-                196 + HYDRAULIC_RAMPS,
-                190 + HYDRAULIC_RAMPS,
-                0.338,
-                0.338,
-                112,
-                110,
-                ASSUMED),
-            valveTrain(BUCKET_OVERHEAD, 1, 1, 0.008),
-            heads(
-                2,
-                1.32,
-                1.14,
-                4.2,
-                150,
-                3.2,
-                70,
-                sheet(CARD, .1, 78, .2, 158, .3, 212, .33, 222),
-                sheet(CARD, .1, 66, .2, 128, .3, 162, .33, 168),
-                ASSUMED),
-            intake(PLENUM, PORT_INJECTION, 12, 150, 2.1, 2.1, 5000, 650, 1.5, ASSUMED),
-            exhaust(CAST_MANIFOLD, 5, 1.5, 20, 2.2, 400, ASSUMED),
-            mixture(FuelKind.PUMP_91, 0.92)),
+                "Case F",
+                bottom,
+                squeezeFor(10.5, bottom, 3.43, 0.040, ASSUMED),
+                cam(
+                    196,
+                    190,
+                    196 + HYDRAULIC_RAMPS,
+                    190 + HYDRAULIC_RAMPS,
+                    0.338,
+                    0.338,
+                    112,
+                    110,
+                    ASSUMED),
+                valveTrain(BUCKET_OVERHEAD, 1, 1, 0.008),
+                heads(
+                    2,
+                    1.32,
+                    1.14,
+                    4.2,
+                    150,
+                    3.2,
+                    70,
+                    sheet(CARD, .1, 78, .2, 158, .3, 212, .33, 222),
+                    sheet(CARD, .1, 66, .2, 128, .3, 162, .33, 168),
+                    ASSUMED),
+                intake(PLENUM, PORT_INJECTION, 12, 150, 2.1, 2.1, 5000, 650, 1.5, ASSUMED),
+                exhaust(CAST_MANIFOLD, 5, 1.5, 20, 2.2, 400, ASSUMED),
+                mixture(FuelKind.PUMP_91, 0.92))
+            .with("losses.accessories", Losses.Accessories.ALL),
         2500,
         7000,
         new Observed(222.5, NOT_STATED, NOT_STATED, NOT_STATED));

@@ -21,6 +21,8 @@ public final class FlowCurve {
 
   private final double[] area = new double[ROWS + 1];
 
+  private FlowCurve() {}
+
   public FlowCurve(FlowSheet sheet) {
     int n = sheet.rows().size();
     var lifts = new double[n + 1];
@@ -37,6 +39,18 @@ public final class FlowCurve {
       double lift = REACH * i / ROWS;
       area[i] = lift >= lifts[n] ? areas[n] : Math.max(0, curve.value(lift));
     }
+  }
+
+  /**
+   * A port that loses nothing: all of the curtain under the valve until it is as wide as the
+   * valve's head.
+   */
+  public static FlowCurve ideal(int valves, double diameter) {
+    var curve = new FlowCurve();
+    for (int i = 0; i <= ROWS; i++) {
+      curve.area[i] = valves * Math.PI * diameter * Math.min(REACH * i / ROWS, diameter / 4);
+    }
+    return curve;
   }
 
   /** Effective area, m², that passes a flow of room air, m³/s, at a depression, Pa. */

@@ -23,6 +23,7 @@ public final class WorkingGas {
 
   private final double fuelMassFraction;
   private final double airMassFraction;
+  private final double nitrousMassFraction;
   private final double freshR;
   private final double burnedR;
 
@@ -36,20 +37,32 @@ public final class WorkingGas {
    * @param waterPerDryAir moles of moisture with each mole of dry air
    */
   public WorkingGas(FuelKind fuel, double lambda, double waterPerDryAir) {
-    double fuelMoles = Air.OXYGEN_SHARE / (fuel.oxygenNeeded() * lambda);
+    this(fuel, lambda, waterPerDryAir, 0);
+  }
+
+  /**
+   * @param lambda oxygen over what the fuel needs
+   * @param waterPerDryAir moles of moisture with each mole of dry air
+   * @param nitrousPerDryAir moles of nitrous oxide with each mole of dry air
+   */
+  public WorkingGas(FuelKind fuel, double lambda, double waterPerDryAir, double nitrousPerDryAir) {
+    double oxygen = Air.OXYGEN_SHARE + NitrousOxide.OXYGEN * nitrousPerDryAir;
+    double fuelMoles = oxygen / (fuel.oxygenNeeded() * lambda);
     double airMass = Air.DRY_MOLAR_MASS;
     double waterMass = waterPerDryAir * Species.H2O.molarMass();
+    double nitrousMass = nitrousPerDryAir * NitrousOxide.MOLAR_MASS;
     double fuelMass = fuelMoles * fuel.molarMass();
-    double mass = airMass + waterMass + fuelMass;
+    double mass = airMass + waterMass + fuelMass + nitrousMass;
     fuelMassFraction = fuelMass / mass;
     airMassFraction = airMass / mass;
-    freshR = Species.MOLAR_R * (1 + waterPerDryAir + fuelMoles) / mass;
+    nitrousMassFraction = nitrousMass / mass;
+    freshR = Species.MOLAR_R * (1 + waterPerDryAir + fuelMoles + nitrousPerDryAir) / mass;
 
     double[] elements = {
       fuelMoles * fuel.carbon() / mass,
       (fuelMoles * fuel.hydrogen() + 2 * waterPerDryAir) / mass,
-      (fuelMoles * fuel.oxygen() + 2 * Air.OXYGEN_SHARE + waterPerDryAir) / mass,
-      2 * Air.NITROGEN_SHARE / mass,
+      (fuelMoles * fuel.oxygen() + 2 * Air.OXYGEN_SHARE + waterPerDryAir + nitrousPerDryAir) / mass,
+      2 * (Air.NITROGEN_SHARE + nitrousPerDryAir) / mass,
       Air.ARGON_SHARE / mass
     };
     var frozen = new Products(elements, FROZEN_BELOW, REFERENCE_PRESSURE);
@@ -63,7 +76,8 @@ public final class WorkingGas {
                           * (Air.OXYGEN_SHARE * Species.O2.enthalpyOverR(t)
                               + Air.NITROGEN_SHARE * Species.N2.enthalpyOverR(t)
                               + Air.ARGON_SHARE * Species.AR.enthalpyOverR(t)
-                              + waterPerDryAir * Species.H2O.enthalpyOverR(t))
+                              + waterPerDryAir * Species.H2O.enthalpyOverR(t)
+                              + nitrousPerDryAir * NitrousOxide.enthalpyOverR(t))
                       + fuelMoles * fuelEnthalpy(fuel, t))
                   / mass
               - freshR * t;
@@ -96,6 +110,7 @@ public final class WorkingGas {
   private WorkingGas(double gasConstant, double gamma) {
     fuelMassFraction = 0;
     airMassFraction = 1;
+    nitrousMassFraction = 0;
     freshR = gasConstant;
     burnedR = gasConstant;
     double cv = gasConstant / (gamma - 1);
@@ -134,6 +149,11 @@ public final class WorkingGas {
     return airMassFraction;
   }
 
+  /** Kilograms of nitrous oxide in one kilogram of fresh charge. */
+  public double nitrousMassFraction() {
+    return nitrousMassFraction;
+  }
+
   /** Gas constant of fresh charge, J/(kg K). */
   public double freshR() {
     return freshR;
@@ -151,6 +171,13 @@ public final class WorkingGas {
     return hotR[k] + f * (hotR[k + 1] - hotR[k]);
   }
 
+  /** Gas constant of a mixture with this burned share, dissociation included, J/(kg K). */
+  public double hotConstant(double kelvin, double burned) {
+    return kelvin < FROZEN_BELOW
+        ? gasConstant(burned)
+        : freshR + burned * (burnedR(kelvin) - freshR);
+  }
+
   private static int row(double kelvin) {
     int k = (int) ((kelvin - FLOOR) * (1 / STEP));
     return k < 0 ? 0 : Math.min(k, ROWS - 1);
@@ -163,6 +190,14 @@ public final class WorkingGas {
     double d = kelvin - (FLOOR + k * STEP);
     double fresh = table[i] + d * table[i + 2];
     return fresh + burned * (table[i + 1] + d * table[i + 3] - fresh);
+  }
+
+  /** Energy of burned gas less that of fresh charge at the same temperature, J/kg. */
+  public double energyOfBurning(double kelvin) {
+    int k = row(kelvin);
+    int i = 4 * k;
+    double d = kelvin - (FLOOR + k * STEP);
+    return table[i + 1] - table[i] + d * (table[i + 3] - table[i + 2]);
   }
 
   /** Specific heat at constant volume, J/(kg K). */

@@ -27,6 +27,11 @@ public record SliderCrank(double throwRadius, double rod, double offset) {
         + side * throwRadius * Math.cos(angle) / Math.sqrt(rod * rod - side * side);
   }
 
+  /** Angle of the rod to the cylinder's axis, rad. */
+  public double tilt(double angle) {
+    return Math.asin((throwRadius * Math.sin(angle) - offset) / rod);
+  }
+
   /** Second derivative of depth with angle, m/rad². */
   public double curvature(double angle) {
     double s = Math.sin(angle);

@@ -15,6 +15,12 @@ final class CycleTotals {
   double spark;
   double halfBurned;
 
+  /** Heat to the walls, J. */
+  double heat;
+
+  /** Time over delay of the end gas, summed. */
+  double knock;
+
   void add(double work, boolean gasExchange, double pressure, double phase) {
     if (gasExchange) {
       pumpWork += work;

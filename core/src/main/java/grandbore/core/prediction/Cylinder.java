@@ -1,29 +1,37 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combustion.Burn;
 import grandbore.core.combustion.BurnAngles;
 import grandbore.core.combustion.HeatTransfer;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.Reservoir;
 
 /**
- * The gas in one cylinder: mass, energy and composition in the true slider-crank volume; two zones
- * while the charge burns, at one pressure, the unburned one compressed without loss. Phase in
- * radians after the firing top centre, 0 to 4π.
+ * The gas in one cylinder: mass, energy and composition in the true slider-crank volume, with the
+ * {@link Crevice} above the ring beside it and two zones while the charge is {@link Burning}. Phase
+ * in radians after the firing top centre, 0 to 4π.
  */
 final class Cylinder implements Reservoir {
   static final double CYCLE = 4 * Math.PI;
 
-  /** Share of the fuel that burns; the rest leaves from crevices and quench (Heywood, fig. 3-9). */
-  private static final double BURNED_IN_THE_END = 0.97;
-
-  private static final double SMALLEST_ZONE = 0.002;
   private static final double POLYTROPIC = 1.33;
+
+  /** Crank angle after which no flame is looked for any more, rad after top centre. */
+  private static final double LATEST = 2.4;
+
+  /**
+   * What the closed part of a cycle does with a spark.
+   *
+   * @param work J
+   * @param knock time over delay of the end gas, summed
+   */
+  record Trial(double work, double knock) {}
 
   private final WorkingGas gas;
   private final CylinderGeometry geometry;
   private final BurnAngles burnAngles;
   private final HeatTransfer heat;
+  private final Crevice crevice;
+  private final Burning burning;
 
   private double phase;
   private double volume;
@@ -35,20 +43,15 @@ final class Cylinder implements Reservoir {
   private double burned;
 
   private boolean closed;
-  private boolean burning;
   private double sparkAdvance;
-  private double afterSpark;
-  private Burn burn = new Burn(0.4, 0.4);
-  private double shareBurned;
-  private double residual;
-  private double freshAtSpark;
-  private double unburnedTemperature;
-  private double burnedZoneTemperature;
 
   // At intake closing.
   private double referencePressure;
   private double referenceTemperature;
   private double referenceVolume;
+
+  /** The charge as it was last closed in, for trials; none before the first. */
+  private Cylinder closing;
 
   private double work;
   private double heatLost;
@@ -60,27 +63,31 @@ final class Cylinder implements Reservoir {
       CylinderGeometry geometry,
       BurnAngles burnAngles,
       HeatTransfer heat,
+      Crevice crevice,
       double phase,
       double p) {
     this.gas = gas;
     this.geometry = geometry;
     this.burnAngles = burnAngles;
     this.heat = heat;
+    this.crevice = crevice;
     this.phase = phase;
+    burning = new Burning(gas, burnAngles.fuel().researchOctane());
     sparkAdvance = Math.toRadians(28);
-    volume = geometry.volume(phase);
+    volume = gasVolume(phase);
     temperature = 330;
     burned = 0.05;
     mass = p * volume / (gas.gasConstant(burned) * temperature);
     burnedMass = burned * mass;
     energy = mass * gas.energy(temperature, burned);
     pressure = p;
+    crevice.fill(p, burned);
   }
 
   /** Takes over another cylinder's gas, phase and state of burning. */
   void copyFrom(Cylinder o) {
     phase = o.phase;
-    volume = geometry.volume(phase);
+    volume = gasVolume(phase);
     mass = o.mass;
     energy = o.energy;
     burnedMass = o.burnedMass;
@@ -88,23 +95,22 @@ final class Cylinder implements Reservoir {
     temperature = o.temperature;
     burned = o.burned;
     closed = o.closed;
-    burning = o.burning;
     sparkAdvance = o.sparkAdvance;
-    afterSpark = o.afterSpark;
-    burn = o.burn;
-    shareBurned = o.shareBurned;
-    residual = o.residual;
-    freshAtSpark = o.freshAtSpark;
-    unburnedTemperature = o.unburnedTemperature;
-    burnedZoneTemperature = o.burnedZoneTemperature;
+    burning.copyFrom(o.burning);
+    crevice.copyFrom(o.crevice);
     referencePressure = o.referencePressure;
     referenceTemperature = o.referenceTemperature;
     referenceVolume = o.referenceVolume;
   }
 
+  /** Volume of the gas that is not in the crevice, m³. */
+  private double gasVolume(double at) {
+    return geometry.volume(at) - crevice.volume();
+  }
+
   /** A twin that can be run on its own, its valves shut. */
   Cylinder twin() {
-    var twin = new Cylinder(gas, geometry, burnAngles, heat, phase, pressure);
+    var twin = new Cylinder(gas, geometry, burnAngles, heat, crevice.twin(), phase, pressure);
     twin.copyFrom(this);
     return twin;
   }
@@ -122,9 +128,14 @@ final class Cylinder implements Reservoir {
     referencePressure = pressure;
     referenceTemperature = temperature;
     referenceVolume = volume;
-    residual = burned;
+    burning.trap(burned);
     totals.trapped = mass;
-    totals.residual = residual;
+    totals.residual = burned;
+    if (closing == null) {
+      closing = twin();
+    } else {
+      closing.copyFrom(this);
+    }
   }
 
   boolean isClosed() {
@@ -132,47 +143,43 @@ final class Cylinder implements Reservoir {
   }
 
   void open() {
-    if (burning) {
-      endBurn();
-    }
+    burning.end();
     closed = false;
   }
 
   /** Moves the crank on by a step, after the step's flows are in. */
   void advance(double dt, double angle, double meanPistonSpeed) {
     double next = phase + angle;
-    if (closed && !burning && shareBurned == 0 && next >= CYCLE - sparkAdvance && phase > Math.PI) {
+    if (closed
+        && !burning.isLit()
+        && !burning.isSpent()
+        && next >= CYCLE - sparkAdvance
+        && phase > Math.PI) {
       light(meanPistonSpeed, next - (CYCLE - sparkAdvance) - angle);
     }
+    exchangeWithCrevice(dt);
     double q = heatLoss(meanPistonSpeed) * dt;
     energy -= q;
     heatLost += q;
-    if (burning) {
-      afterSpark += angle;
-      double share = BURNED_IN_THE_END * burn.at(afterSpark);
-      burnedMass += (share - shareBurned) * freshAtSpark;
-      note(share, next);
-      shareBurned = share;
+    totals.heat += q;
+    if (burning.isLit()) {
+      double half = burning.advance(angle);
+      if (!Double.isNaN(half)) {
+        double at = phase + half;
+        totals.halfBurned = at > Math.PI ? at - CYCLE : at;
+      }
+      burnedMass = burning.burnedMass(mass);
     }
-    double newVolume = geometry.volume(next);
-    double dv = newVolume - volume;
-    double before = pressure;
-    double energyBefore = energy;
-    double unburnedBefore = unburnedTemperature;
-    burned = Math.clamp(burnedMass / mass, 0, 1);
-    double p = before;
-    for (int pass = 0; pass < 3; pass++) {
-      energy = energyBefore - 0.5 * (before + p) * dv;
-      p = solve(newVolume, p, before, unburnedBefore);
-    }
-    double done = energyBefore - energy;
+    double done = expand(gasVolume(next));
     work += done;
-    pressure = p;
-    volume = newVolume;
     boolean gasExchange = next > Math.PI && next <= 3 * Math.PI;
     totals.add(done, gasExchange, pressure, next);
-    if (burning && (shareBurned > BURNED_IN_THE_END * 0.9995 || next > CYCLE + 2.4)) {
-      endBurn();
+    if (closed) {
+      burning.feel(pressure, burning.isLit() ? burning.unburnedTemperature() : temperature, dt);
+      totals.knock = Math.max(totals.knock, burning.knock());
+    }
+    if (burning.isLit() && (burning.isOver() || next > CYCLE + LATEST)) {
+      burning.end();
     }
     phase = next;
     if (phase >= CYCLE) {
@@ -183,69 +190,61 @@ final class Cylinder implements Reservoir {
       totals.residual = last.residual;
       totals.carryBurn(last);
     }
-    if (!burning && phase > Math.PI && phase < 2 * Math.PI) {
-      shareBurned = 0;
-    }
   }
 
-  private void note(double share, double at) {
-    double half = 0.5 * BURNED_IN_THE_END;
-    if (shareBurned < half && share >= half) {
-      totals.halfBurned = at > Math.PI ? at - CYCLE : at;
+  private void exchangeWithCrevice(double dt) {
+    double kelvin = burning.isLit() ? burning.unburnedTemperature() : temperature;
+    double share = burning.isLit() ? burning.residual() : burned;
+    double taken = crevice.follow(pressure, kelvin, share, dt);
+    mass -= taken;
+    energy -= crevice.energyOf(taken, kelvin, share);
+    burnedMass -= taken * (taken > 0 ? share : crevice.burned());
+  }
+
+  /** Changes the volume, pressure and energy together; returns the work done, J. */
+  private double expand(double newVolume) {
+    double dv = newVolume - volume;
+    double before = pressure;
+    double energyBefore = energy;
+    double unburnedBefore = burning.unburnedTemperature();
+    burned = Math.clamp(burnedMass / mass, 0, 1);
+    double p = before;
+    for (int pass = 0; pass < 3; pass++) {
+      energy = energyBefore - 0.5 * (before + p) * dv;
+      p = solve(newVolume, p / before, unburnedBefore);
     }
+    pressure = p;
+    volume = newVolume;
+    return energyBefore - energy;
   }
 
   private void light(double meanPistonSpeed, double sinceSpark) {
-    burning = true;
-    afterSpark = sinceSpark;
-    shareBurned = 0;
-    freshAtSpark = mass - burnedMass;
-    unburnedTemperature = temperature;
-    burnedZoneTemperature = 2400;
-    burn =
-        burnAngles.at(meanPistonSpeed, geometry.meanHeightAtTop(), temperature, pressure, residual);
+    burning.light(
+        burnAngles.at(
+            meanPistonSpeed, geometry.meanHeightAtTop(), temperature, pressure, burning.residual()),
+        sinceSpark,
+        mass + crevice.mass(),
+        temperature);
     totals.spark = sparkAdvance;
   }
 
-  private void endBurn() {
-    burning = false;
-  }
-
   /** Pressure at a volume for the energy now; sets the temperatures. */
-  private double solve(double newVolume, double guess, double before, double unburnedBefore) {
-    double burnedZone = shareBurned * freshAtSpark / Math.max(1e-12, 1 - residual);
-    if (!burning || burnedZone < SMALLEST_ZONE * mass) {
-      temperature = gas.temperature(energy / mass, burned, temperature);
-      if (burning) {
-        unburnedTemperature = temperature;
-      }
-      return mass * constant(temperature, burned) * temperature / newVolume;
+  private double solve(double newVolume, double ratio, double unburnedBefore) {
+    if (burning.hasTwoZones(mass)) {
+      double sum = burning.expansion(energy, mass, ratio, unburnedBefore);
+      temperature = burning.meanTemperature(mass);
+      return sum / newVolume;
     }
-    double mb = Math.min(burnedZone, mass * 0.9999);
-    double mu = mass - mb;
-    double g = gas.gamma(unburnedBefore, residual);
-    double ratio = Math.pow(guess / before, (g - 1) / g);
-    unburnedTemperature = unburnedBefore * ratio;
-    double eu = gas.energy(unburnedTemperature, residual);
-    double yb = Math.min(1, (burnedMass - mu * residual) / mb);
-    burnedZoneTemperature = gas.temperature((energy - mu * eu) / mb, yb, burnedZoneTemperature);
-    double sum =
-        mu * gas.gasConstant(residual) * unburnedTemperature
-            + mb * constant(burnedZoneTemperature, yb) * burnedZoneTemperature;
-    temperature = (mu * unburnedTemperature + mb * burnedZoneTemperature) / mass;
-    return sum / newVolume;
-  }
-
-  /** Gas constant with dissociation. */
-  private double constant(double kelvin, double share) {
-    return kelvin < 1500
-        ? gas.gasConstant(share)
-        : gas.freshR() + share * (gas.burnedR(kelvin) - gas.freshR());
+    temperature = gas.temperature(energy / mass, burned, temperature);
+    if (burning.isLit()) {
+      burning.follow(temperature);
+    }
+    return mass * gas.hotConstant(temperature, burned) * temperature / newVolume;
   }
 
   private double heatLoss(double meanPistonSpeed) {
     double combustion = 0;
-    if (closed && (burning || phase < Math.PI)) {
+    if (closed && (burning.isLit() || phase < Math.PI)) {
       double motored = referencePressure * Math.pow(referenceVolume / volume, POLYTROPIC);
       combustion =
           geometry.sweptVolume()
@@ -253,19 +252,25 @@ final class Cylinder implements Reservoir {
               / (referencePressure * referenceVolume)
               * (pressure - motored);
     }
-    double h = heat.coefficient(pressure, temperature, meanPistonSpeed, !closed, combustion);
-    return h * geometry.wallTerm(volume, temperature);
+    double h =
+        heat.coefficient(pressure, temperature, volume, meanPistonSpeed, !closed, combustion);
+    return h * geometry.wallTerm(volume(), temperature);
   }
 
-  /** Runs the closed part on its own with this spark; returns its work, J. */
-  double closedWork(double advance, double speed, double meanPistonSpeed) {
-    var twin = twin();
+  /** Runs the closed part of the last charge on its own with this spark. */
+  Trial closedCycle(double advance, double speed, double meanPistonSpeed) {
+    var twin = closing.twin();
     twin.sparkAdvance = advance;
     double step = Math.toRadians(1);
     while (twin.phase > Math.PI || twin.phase < geometry.exhaustOpens() - step) {
       twin.advance(step / speed, step, meanPistonSpeed);
     }
-    return twin.work;
+    return new Trial(twin.work, twin.burning.knock());
+  }
+
+  /** Whether a charge has been closed in since the start, so that sparks can be tried on it. */
+  boolean canTry() {
+    return closing != null && closing.phase > Math.PI;
   }
 
   void setSpark(double advance) {
@@ -287,23 +292,33 @@ final class Cylinder implements Reservoir {
 
   /** Heat to the walls since the start, J. */
   double heatLost() {
-    return heatLost;
+    return heatLost + crevice.heat();
   }
 
   double phase() {
     return phase;
   }
 
+  /** Mass of all gas, that in the crevice with it, kg. */
   double mass() {
-    return mass;
+    return mass + crevice.mass();
   }
 
   double energy() {
-    return energy;
+    return energy + crevice.energy();
+  }
+
+  Crevice crevice() {
+    return crevice;
   }
 
   CylinderGeometry geometry() {
     return geometry;
+  }
+
+  /** Volume of the gas with the crevice, m³. */
+  double volume() {
+    return volume + crevice.volume();
   }
 
   @Override

@@ -3,16 +3,21 @@ package grandbore.core.prediction;
 import grandbore.core.geometry.SliderCrank;
 
 /**
- * One cylinder's volume and walls. Wall temperatures are the usual ones of a wide-open engine
- * (Heywood 1988, chapter 12).
+ * One cylinder's volume and walls; the walls' usual temperatures after Heywood (1988), chapter 12.
  *
  * @param clearance volume at top centre, m³
  * @param exhaustOpens rad after the firing top centre
  */
-record CylinderGeometry(SliderCrank crank, double bore, double clearance, double exhaustOpens) {
-  private static final double HEAD = 470;
-  private static final double CROWN = 530;
-  private static final double LINER = 420;
+record CylinderGeometry(
+    SliderCrank crank, double bore, double clearance, double exhaustOpens, Walls walls) {
+  /** Temperatures of head with valves, piston crown and liner, K. */
+  record Walls(double head, double crown, double liner) {
+    /** Of an engine that works hard. */
+    static final Walls HOT = new Walls(470, 530, 420);
+
+    /** Of a warm engine that is only turned over or idles. */
+    static final Walls WARM = new Walls(365, 365, 360);
+  }
 
   /** Chamber and valve faces over the bore's area. */
   private static final double CHAMBER_AREA = 1.25;
@@ -35,8 +40,8 @@ record CylinderGeometry(SliderCrank crank, double bore, double clearance, double
 
   /** Sum of wall area times the gas's excess temperature over the wall's, m² K. */
   double wallTerm(double volume, double kelvin) {
-    double depth = (volume - clearance) / boreArea();
-    return boreArea() * (CHAMBER_AREA * (kelvin - HEAD) + kelvin - CROWN)
-        + Math.PI * bore * depth * (kelvin - LINER);
+    double depth = Math.max(0, volume - clearance) / boreArea();
+    return boreArea() * (CHAMBER_AREA * (kelvin - walls.head()) + kelvin - walls.crown())
+        + Math.PI * bore * depth * (kelvin - walls.liner());
   }
 }

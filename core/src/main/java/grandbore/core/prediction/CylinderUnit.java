@@ -13,8 +13,10 @@ final class CylinderUnit {
   private final Cylinder cylinder;
   private final Pipe intake;
   private final Pipe exhaust;
-  private final ValveLift intakeLift;
-  private final ValveLift exhaustLift;
+  private final RodLoads loads;
+  private final double intakeShare;
+  private final double exhaustShare;
+  private final int number;
   private final FlowCurve intakeFlow;
   private final FlowCurve exhaustFlow;
   private final double intakeArea;
@@ -26,14 +28,28 @@ final class CylinderUnit {
   private double exhaustHeat;
   private double exhaustMass;
   private double exhaustTemperature;
+  private ValveLift intakeLift;
+  private ValveLift exhaustLift;
+  private double portMach;
+  private double lastPortMach;
+  private double blowBy;
+  private double lastBlowBy;
   private int cycles;
 
-  CylinderUnit(EngineParts parts, double phase, double clearance) {
+  /**
+   * @param mean whether it stands for all cylinders
+   */
+  CylinderUnit(EngineParts parts, int number, boolean mean, double phase, double clearance) {
+    this.number = number;
+    var c = parts.combination();
     cylinder = parts.cylinder(phase, clearance);
-    intake = parts.intakePipe();
+    intake = parts.intakePipe(mean ? parts.meanRunnerLength() : c.intake().runnerLength(number));
     exhaust = parts.exhaustPipe();
-    intakeLift = parts.intakeLift();
-    exhaustLift = parts.exhaustLift();
+    intakeShare = mean ? parts.meanIntakeShare() : c.heads().intakeShare(number);
+    exhaustShare = mean ? parts.meanExhaustShare() : c.heads().exhaustShare(number);
+    intakeLift = parts.intakeValve().still();
+    exhaustLift = parts.exhaustValve().still();
+    loads = parts.rodLoads();
     intakeFlow = parts.intakeFlow();
     exhaustFlow = parts.exhaustFlow();
     intakeArea = parts.combination().heads().intakePortArea();
@@ -42,10 +58,10 @@ final class CylinderUnit {
     exhaustValve = new PipeEnd(parts.gas(), exhaust, true, cylinder);
   }
 
-  void copyFrom(CylinderUnit other) {
-    cylinder.copyFrom(other.cylinder);
-    intake.copyState(other.intake);
-    exhaust.copyState(other.exhaust);
+  /** Sets what the valves do at the speed that is run. */
+  void setLifts(ValveLift in, ValveLift out) {
+    intakeLift = in;
+    exhaustLift = out;
   }
 
   /** Finds the flow through both valves. */
@@ -59,12 +75,13 @@ final class CylinderUnit {
     } else if (cylinder.isClosed() && !shut) {
       cylinder.open();
     }
-    intakeValve.open(lift <= 0 ? 0 : intakeFlow.at(lift));
-    exhaustValve.open(outLift <= 0 ? 0 : exhaustFlow.at(outLift));
+    intakeValve.open(lift <= 0 ? 0 : intakeShare * intakeFlow.at(lift));
+    exhaustValve.open(outLift <= 0 ? 0 : exhaustShare * exhaustFlow.at(outLift));
     intakeValve.couple(dt);
     exhaustValve.couple(dt);
     double fresh = intakeValve.massFlow() - intakeValve.burnedFlow();
     inducted += fresh * dt;
+    portMach = Math.max(portMach, intakeValve.mach());
     double out = -exhaustValve.massFlow() * dt;
     exhaustMass += out;
     exhaustHeat += out * cylinder.temperature();
@@ -75,7 +92,15 @@ final class CylinderUnit {
     double before = cylinder.phase();
     cylinder.advance(dt, angle, meanPistonSpeed);
     if (cylinder.phase() < before) {
+      loads.end();
+    }
+    loads.feel(cylinder.phase(), cylinder.pressure(), angle / dt);
+    if (cylinder.phase() < before) {
       lastInducted = inducted;
+      lastPortMach = portMach;
+      lastBlowBy = cylinder.crevice().lostMass() - blowBy;
+      blowBy = cylinder.crevice().lostMass();
+      portMach = 0;
       exhaustTemperature = exhaustMass > 0 ? exhaustHeat / exhaustMass : 0;
       inducted = 0;
       exhaustMass = 0;
@@ -98,6 +123,41 @@ final class CylinderUnit {
 
   private static double reflection(double open, double pipe) {
     return WALL_REFLECTION * Math.max(0, 1 - open / pipe);
+  }
+
+  PipeEnd intakeValve() {
+    return intakeValve;
+  }
+
+  PipeEnd exhaustValve() {
+    return exhaustValve;
+  }
+
+  double intakeLift() {
+    return intakeLift.at(cylinder.phase());
+  }
+
+  double exhaustLift() {
+    return exhaustLift.at(cylinder.phase());
+  }
+
+  RodLoads loads() {
+    return loads;
+  }
+
+  /** The cylinder's number on the engine. */
+  int number() {
+    return number;
+  }
+
+  /** Highest Mach number at the valve's end of the intake port in the last cycle. */
+  double portMach() {
+    return lastPortMach;
+  }
+
+  /** Charge lost past the rings in the last cycle, kg. */
+  double lastBlowBy() {
+    return lastBlowBy;
   }
 
   Cylinder cylinder() {

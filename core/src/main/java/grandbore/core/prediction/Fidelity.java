@@ -3,9 +3,9 @@ package grandbore.core.prediction;
 /** How much of the engine is solved. */
 public enum Fidelity {
   /** One cylinder; the others are copies of it, shifted in phase, on the shared volumes. */
-  LIVE(0.030, 0.055),
+  LIVE(0.040, 0.070),
   /** Every cylinder. */
-  FULL(0.022, 0.040);
+  FULL(0.030, 0.055);
 
   private final double intakeCell;
   private final double exhaustCell;

@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import grandbore.core.gas.WorkingGas;
+import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeEnd;
 import grandbore.core.waves.Volume;
 import java.util.ArrayList;
@@ -21,20 +22,21 @@ final class LogCollector extends Collector {
   private final double branchArea;
   private final double openArea;
 
-  LogCollector(EngineParts parts, int bankCylinders, boolean live) {
-    super(parts, bankCylinders, live);
+  LogCollector(EngineParts parts, Pipe pipe, int sharers, boolean live) {
+    super(pipe, sharers, live);
     gas = parts.gas();
-    double d = parts.combination().exhaust().primaryDiameter().si();
-    branchArea = Math.PI / 4 * d * d;
-    openArea = bankCylinders * branchArea + parts.collectorArea();
-    double volume = bankCylinders * LOG_PITCH * d * parts.collectorArea();
-    log = new Volume(gas, volume, outside().pressure(), 900, 1);
-    outlet = new PipeEnd(gas, pipe(), true, log);
+    branchArea = parts.primaryArea();
+    double d = Math.sqrt(4 * branchArea / Math.PI);
+    openArea = sharers * branchArea + parts.collectorArea();
+    double volume = sharers * LOG_PITCH * d * parts.collectorArea();
+    log = new Volume(gas, volume, parts.combination().weather().pressure().si(), 900, 1);
+    outlet = new PipeEnd(gas, pipe, true, log);
     outlet.open(TURN * parts.collectorArea());
   }
 
   @Override
   void join(CylinderUnit unit) {
+    super.join(unit);
     var end = new PipeEnd(gas, unit.exhaust(), false, log);
     end.open(TURN * branchArea);
     branches.add(end);
@@ -56,10 +58,8 @@ final class LogCollector extends Collector {
   }
 
   @Override
-  void addCopy(double dt, double answer) {
-    double h = gas.enthalpy(log.temperature(), log.burned());
-    Replay.answer(flows, answer * branches.getLast().admittance(), h, log.burned());
-    log.receive(flows[0] * dt, flows[2] * dt, flows[3] * dt);
+  void receive(double[] copy, double dt) {
+    log.receive(copy[0] * dt, copy[2] * dt, copy[3] * dt);
   }
 
   @Override
@@ -73,12 +73,27 @@ final class LogCollector extends Collector {
   }
 
   @Override
+  double enthalpy() {
+    return gas.enthalpy(log.temperature(), log.burned());
+  }
+
+  @Override
+  double burned() {
+    return log.burned();
+  }
+
+  @Override
+  double admittance() {
+    return branches.getLast().admittance();
+  }
+
+  @Override
   double mass() {
-    return log.mass() + silencerMass();
+    return log.mass();
   }
 
   @Override
   double energy() {
-    return log.energy() + silencerEnergy();
+    return log.energy();
   }
 }

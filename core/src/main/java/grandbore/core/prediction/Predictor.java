@@ -1,7 +1,9 @@
 package grandbore.core.prediction;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
@@ -46,6 +48,36 @@ public final class Predictor implements AutoCloseable {
     return predict(engine, speeds, fidelity, fidelity.mesh(), each, cancelled);
   }
 
+  /**
+   * Runs the curve again with each loss taken away, and with all of them.
+   *
+   * @param progress told of every run that is done
+   * @throws CancellationException where it was cancelled
+   */
+  public LossAccount losses(
+      BuiltEngine engine,
+      List<Double> speeds,
+      Consumer<Relief> progress,
+      BooleanSupplier cancelled) {
+    var mesh = Fidelity.LIVE.mesh();
+    Consumer<CurvePoint> none = p -> {};
+    var base = predict(engine, speeds, Fidelity.LIVE, mesh, Relief.NONE, none, cancelled);
+    var freed = new EnumMap<Relief, Curve>(Relief.class);
+    for (var relief : Relief.values()) {
+      freed.put(
+          relief, predict(engine, speeds, Fidelity.LIVE, mesh, Set.of(relief), none, cancelled));
+      progress.accept(relief);
+    }
+    var all =
+        predict(engine, speeds, Fidelity.LIVE, mesh, Set.of(Relief.values()), none, cancelled);
+    return new LossAccount(base, freed, all);
+  }
+
+  /** Every cylinder at one speed, and one cycle of the first written down. */
+  public Trace trace(BuiltEngine engine, double rpm, BooleanSupplier cancelled) {
+    return new SpeedRun(engine, Fidelity.FULL, Fidelity.FULL.mesh()).trace(rpm, cancelled);
+  }
+
   Curve predict(
       BuiltEngine engine,
       List<Double> speeds,
@@ -53,12 +85,23 @@ public final class Predictor implements AutoCloseable {
       Mesh mesh,
       Consumer<CurvePoint> each,
       BooleanSupplier cancelled) {
+    return predict(engine, speeds, fidelity, mesh, Relief.NONE, each, cancelled);
+  }
+
+  private Curve predict(
+      BuiltEngine engine,
+      List<Double> speeds,
+      Fidelity fidelity,
+      Mesh mesh,
+      Set<Relief> relief,
+      Consumer<CurvePoint> each,
+      BooleanSupplier cancelled) {
     var tasks = new ArrayList<Callable<List<CurvePoint>>>();
     var sorted = speeds.stream().sorted().toList();
     for (var share : shares(sorted, workers)) {
       tasks.add(
           () -> {
-            var run = new SpeedRun(engine, fidelity, mesh);
+            var run = new SpeedRun(engine, fidelity, mesh, relief);
             var points = new ArrayList<CurvePoint>();
             for (double rpm : share) {
               var point = run.run(rpm, cancelled);
@@ -68,7 +111,7 @@ public final class Predictor implements AutoCloseable {
               points.add(point);
               each.accept(point);
               if (!Double.isFinite(point.torque())) {
-                run = new SpeedRun(engine, fidelity, mesh);
+                run = new SpeedRun(engine, fidelity, mesh, relief);
               }
             }
             return points;

@@ -7,7 +7,7 @@ package grandbore.core.prediction;
  */
 final class Replay {
   static final int PRESSURE = 4;
-  private static final int FIELDS = 5;
+  static final int FIELDS = 5;
   private static final int ROWS = 720;
   private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
 

@@ -1,62 +1,109 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combination.Mixture;
+import grandbore.core.combination.Nitrous;
 import grandbore.core.friction.Friction;
+import grandbore.core.gas.Air;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 
 /** Runs one network to a periodic state at one speed after another, each from the last. */
 final class SpeedRun {
   private static final double CHANGE = 1e-3;
   private static final int FEWEST = 4;
-  private static final int MOST_LIVE = 80;
-  private static final int MOST_FULL = 60;
+  private static final int FEWEST_BOOSTED = 12;
+  private static final int MOST_COPIED = 80;
+  private static final int MOST_WHOLE = 60;
   private static final int SPARK_CYCLES = 6;
-  private static final double SPARK_STEP = Math.toRadians(4);
-  private static final double LEAST_SPARK = Math.toRadians(4);
-  private static final double MOST_SPARK = Math.toRadians(58);
 
-  private final EngineParts parts;
-  private final EngineNetwork network;
+  /** Nitrous oxide is dosed to this step of its share, so that gas tables can be used again. */
+  private static final double DOSE = 0.002;
+
+  private static final int MOST_DOSES = 4;
+  private static final double NITROUS_MOLAR_MASS = 44.013e-3;
+
+  private final BuiltEngine engine;
+  private final boolean copies;
+  private final Mesh mesh;
+  private final Set<Relief> relief;
   private final Friction friction;
-  private final boolean live;
-  private final boolean bestTorque;
-  private double spark;
+  private EngineParts parts;
+  private EngineNetwork network;
+  private SparkSearch spark;
+  private double dose;
   private long cellSteps;
+  private double change;
+  private double plenum;
 
   SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh) {
-    var c = engine.combination();
-    live = fidelity == Fidelity.LIVE;
-    parts = new EngineParts(c, mesh);
-    network = new EngineNetwork(parts, live, engine.clearanceArray());
-    friction = new Friction(c);
-    bestTorque = c.mixture().spark() == Mixture.Spark.BEST_TORQUE;
-    spark = bestTorque ? Math.toRadians(28) : c.mixture().advance().si();
+    this(engine, fidelity, mesh, Relief.NONE);
+  }
+
+  SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh, Set<Relief> relief) {
+    this.engine = engine;
+    this.mesh = mesh;
+    this.relief = relief;
+    copies = fidelity == Fidelity.LIVE && EngineNetwork.copyable(engine.combination());
+    friction = new Friction(engine.combination());
+    build(0);
+  }
+
+  private void build(double nitrousPerAir) {
+    dose = nitrousPerAir;
+    parts =
+        new EngineParts(
+            engine.combination(), mesh, nitrousPerAir, relief, CylinderGeometry.Walls.HOT);
+    network = new EngineNetwork(parts, copies, engine.clearanceArray());
+    spark = new SparkSearch(engine.combination().mixture(), relief);
     setSpark();
   }
 
   private void setSpark() {
     for (var u : network.units()) {
-      u.cylinder().setSpark(spark);
+      u.cylinder().setSpark(spark.spark());
     }
   }
 
   /** Runs to a periodic state at a speed, rev/min. */
   CurvePoint run(double rpm, BooleanSupplier cancelled) {
+    var nitrous = engine.combination().nitrous();
+    boolean flows =
+        nitrous.kind() == Nitrous.Kind.FITTED && rpm * Math.PI / 30 >= nitrous.from().si();
+    if (!flows && dose > 0) {
+      build(0);
+    }
+    var point = settle(rpm, cancelled);
+    for (int k = 0; flows && k < MOST_DOSES && !cancelled.getAsBoolean(); k++) {
+      double wanted =
+          nitrous.flow().si() / NITROUS_MOLAR_MASS / (point.airFlow() / Air.DRY_MOLAR_MASS);
+      double next = Math.clamp(DOSE * Math.rint(wanted / DOSE), DOSE, 1);
+      if (!Double.isFinite(wanted) || Math.abs(next - dose) < 0.5 * DOSE) {
+        break;
+      }
+      build(next);
+      point = settle(rpm, cancelled);
+    }
+    return point;
+  }
+
+  private CurvePoint settle(double rpm, BooleanSupplier cancelled) {
     double speed = rpm * Math.PI / 30;
-    var bottom = parts.combination().bottomEnd();
-    double piston = 2 * bottom.stroke().si() * rpm / 60;
+    double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
+    var in = parts.intakeValve().at(speed);
+    var out = parts.exhaustValve().at(speed);
+    for (var u : network.units()) {
+      u.setLifts(in.lift(), out.lift());
+    }
     double lastWork = Double.NaN;
     double lastMass = Double.NaN;
     int settled = 0;
-    int most = live ? MOST_LIVE : MOST_FULL;
+    int most = copies ? MOST_COPIED : MOST_WHOLE;
+    int fewest = network.supply().hasTurbine() ? FEWEST_BOOSTED : FEWEST;
     int cycle = 0;
     String note = "";
     cellSteps = 0;
-    double plenum = 0;
     while (settled < 2 && cycle < most) {
-      network.takePlenumPressure();
       boolean broken = !cycle(speed, piston, cycle < SPARK_CYCLES);
-      plenum = network.takePlenumPressure();
+      plenum = network.intake().takeMeanPressure();
       cycle++;
       double work = broken ? Double.NaN : 0;
       double mass = 0;
@@ -68,10 +115,10 @@ final class SpeedRun {
         note = "the gas left the range of the model";
         break;
       }
-      boolean still =
-          Math.abs(work - lastWork) < CHANGE * Math.abs(work)
-              && Math.abs(mass - lastMass) < CHANGE * mass;
-      settled = still && cycle >= FEWEST ? settled + 1 : 0;
+      boost(speed);
+      change = Math.max(Math.abs(work / lastWork - 1), Math.abs(mass / lastMass - 1));
+      boolean still = change < CHANGE;
+      settled = still && cycle >= fewest ? settled + 1 : 0;
       lastWork = work;
       lastMass = mass;
       if (cancelled.getAsBoolean()) {
@@ -83,103 +130,65 @@ final class SpeedRun {
     if (!converged && note.isEmpty()) {
       note = "still changing by more than 0.1 % a cycle after " + most + " cycles";
     }
-    return point(rpm, speed, plenum, cycle, converged, note);
+    return new PointSummary(parts, network, friction, relief, plenum)
+        .point(rpm, spark, in, out, cycle, cellSteps, change, converged, note);
   }
 
   /** Runs one cycle; false where the state stopped being a number. */
   private boolean cycle(double speed, double piston, boolean seekSpark) {
-    var first = network.units().get(0);
+    var seeker = nearestToKnock().cylinder();
+    if (seekSpark && spark.seeks() && seeker.canTry()) {
+      spark.seek(seeker, speed, piston);
+      setSpark();
+    }
+    var first = network.units().getFirst();
     int before = first.cycles();
-    boolean sought = !(seekSpark && bestTorque);
-    boolean wasClosed = first.cylinder().isClosed();
     long from = network.steps();
     while (first.cycles() == before) {
       if (!(network.step(speed, piston) > 0)) {
         return false;
       }
-      boolean closed = first.cylinder().isClosed();
-      if (!sought && closed && !wasClosed) {
-        seek(first.cylinder(), speed, piston);
-        sought = true;
-      }
-      wasClosed = closed;
     }
     cellSteps += (network.steps() - from) * network.cells();
     return true;
   }
 
-  /** A parabola through three closed cycles finds the spark of most work. */
-  private void seek(Cylinder cylinder, double speed, double piston) {
-    double low = cylinder.closedWork(spark - SPARK_STEP, speed, piston);
-    double mid = cylinder.closedWork(spark, speed, piston);
-    double high = cylinder.closedWork(spark + SPARK_STEP, speed, piston);
-    double bend = low - 2 * mid + high;
-    double move =
-        bend < 0
-            ? Math.clamp(0.5 * SPARK_STEP * (low - high) / bend, -2 * SPARK_STEP, 2 * SPARK_STEP)
-            : Math.copySign(SPARK_STEP, high - low);
-    spark = Math.clamp(spark + move, LEAST_SPARK + SPARK_STEP, MOST_SPARK - SPARK_STEP);
-    setSpark();
-  }
-
-  private CurvePoint point(
-      double rpm, double speed, double plenum, int cycles, boolean converged, String note) {
-    var c = parts.combination();
-    double swept = c.bottomEnd().sweptVolume();
-    int n = network.units().size();
-    double gross = 0;
-    double pump = 0;
-    double fresh = 0;
-    double trapped = 0;
-    double residual = 0;
-    double peak = 0;
-    double peakAngle = 0;
-    double half = 0;
-    double exhaust = 0;
+  private CylinderUnit nearestToKnock() {
+    var worst = network.units().getFirst();
     for (var u : network.units()) {
-      var t = u.cylinder().lastCycle();
-      gross += t.grossWork / n;
-      pump += t.pumpWork / n;
-      fresh += u.inducted() / n;
-      trapped += t.trapped / n;
-      residual += t.residual / n;
-      exhaust += u.exhaustTemperature() / n;
-      half += t.halfBurned / n;
-      if (t.peakPressure > peak) {
-        peak = t.peakPressure;
-        peakAngle = t.peakAngle;
+      if (u.cylinder().lastCycle().knock > worst.cylinder().lastCycle().knock) {
+        worst = u;
       }
     }
-    double outside = c.weather().pressure().si();
-    double fmep = friction.at(rpm, plenum / outside).total();
-    double displacement = c.bottomEnd().displacement();
-    double torque = ((gross + pump) / swept - fmep) * displacement / (4 * Math.PI);
-    double power = torque * speed;
-    double charge = fresh * c.bottomEnd().cylinders() * speed / (4 * Math.PI);
-    double air = charge * parts.gas().airMassFraction();
-    double outsideDensity = grandbore.core.gas.Air.density(outside, c.weather().temperature().si());
-    double efficiency = air / (outsideDensity * displacement * speed / (4 * Math.PI));
-    return new CurvePoint(
-        rpm,
-        torque,
-        power,
-        efficiency,
-        gross / swept,
-        -pump / swept,
-        fmep,
-        charge * parts.gas().fuelMassFraction() / power,
-        air,
-        trapped,
-        residual,
-        peak,
-        peakAngle,
-        spark,
-        half,
-        exhaust,
-        plenum,
-        cycles,
-        cellSteps,
-        converged,
-        note);
+    return worst;
+  }
+
+  private void boost(double speed) {
+    double seconds = Cylinder.CYCLE / speed;
+    double charge = 0;
+    for (var u : network.units()) {
+      charge += u.inducted();
+    }
+    double flow = charge / network.units().size() * network.cylinders() / seconds;
+    double turbine = network.exhaust().takeTurbineWork() / seconds;
+    network.supply().next(speed, flow, turbine, seconds);
+    if (network.supply().hasTurbine()) {
+      double wanted = network.supply().turbinePowerWanted(flow);
+      network.exhaust().gate(wanted > 0 ? turbine / wanted - 1 : 0);
+    }
+  }
+
+  /** Runs to a periodic state, then one cycle more with everything written down. */
+  Trace trace(double rpm, BooleanSupplier cancelled) {
+    var point = run(rpm, cancelled);
+    double speed = rpm * Math.PI / 30;
+    double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
+    var recorder = new TraceRecorder(network.units().getFirst());
+    var first = network.units().getFirst();
+    int before = first.cycles();
+    while (first.cycles() == before && network.step(speed, piston) > 0) {
+      recorder.record();
+    }
+    return recorder.trace(point);
   }
 }

@@ -6,6 +6,7 @@ import static tech.units.indriya.unit.Units.GRAM;
 import static tech.units.indriya.unit.Units.KELVIN;
 import static tech.units.indriya.unit.Units.KILOGRAM;
 import static tech.units.indriya.unit.Units.METRE;
+import static tech.units.indriya.unit.Units.NEWTON;
 import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.RADIAN;
 import static tech.units.indriya.unit.Units.SECOND;
@@ -56,6 +57,18 @@ public enum Measure {
   POUND_FEET("lb·ft", AbstractUnit.ONE.multiply(1.3558179483314)),
   KILOGRAMS("kg", KILOGRAM),
   GRAMS("g", GRAM),
+  POUNDS("lb", KILOGRAM.multiply(0.45359237)),
+  NEWTONS("N", NEWTON),
+  POUNDS_FORCE("lbf", NEWTON.multiply(4.4482216152605)),
+  NEWTONS_PER_METRE("N/m", NEWTON.divide(METRE)),
+  NEWTONS_PER_MILLIMETRE("N/mm", NEWTON.divide(METRE).multiply(1000)),
+  POUNDS_PER_INCH("lbf/in", NEWTON.divide(METRE).multiply(175.12683524)),
+  KILOGRAMS_PER_SECOND("kg/s", KILOGRAM.divide(SECOND)),
+  GRAMS_PER_SECOND("g/s", KILOGRAM.divide(SECOND).divide(1000)),
+  POUNDS_PER_HOUR("lb/h", KILOGRAM.divide(SECOND).multiply(0.45359237 / 3600)),
+  SQUARE_METRES_PER_SECOND("m2/s", SQUARE_METRE.divide(SECOND)),
+  CENTISTOKES("cSt", SQUARE_METRE.divide(SECOND).divide(1_000_000)),
+  RADIANS_PER_SECOND("rad/s", RADIAN.divide(SECOND)),
   NONE("", AbstractUnit.ONE),
   PERCENT("%", AbstractUnit.ONE.divide(100));
 

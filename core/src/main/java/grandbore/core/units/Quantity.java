@@ -1,6 +1,7 @@
 package grandbore.core.units;
 
 import static grandbore.core.units.Measure.BAR;
+import static grandbore.core.units.Measure.CENTISTOKES;
 import static grandbore.core.units.Measure.CUBIC_CENTIMETRES;
 import static grandbore.core.units.Measure.CUBIC_FEET_PER_MINUTE;
 import static grandbore.core.units.Measure.CUBIC_INCHES;
@@ -10,11 +11,15 @@ import static grandbore.core.units.Measure.DEGREES;
 import static grandbore.core.units.Measure.DEGREES_CELSIUS;
 import static grandbore.core.units.Measure.DEGREES_FAHRENHEIT;
 import static grandbore.core.units.Measure.FEET_PER_MINUTE;
+import static grandbore.core.units.Measure.GRAMS;
+import static grandbore.core.units.Measure.GRAMS_PER_SECOND;
 import static grandbore.core.units.Measure.HORSEPOWER;
 import static grandbore.core.units.Measure.INCHES;
 import static grandbore.core.units.Measure.INCHES_OF_MERCURY;
 import static grandbore.core.units.Measure.INCHES_OF_WATER;
 import static grandbore.core.units.Measure.KELVINS;
+import static grandbore.core.units.Measure.KILOGRAMS;
+import static grandbore.core.units.Measure.KILOGRAMS_PER_SECOND;
 import static grandbore.core.units.Measure.KILOPASCALS;
 import static grandbore.core.units.Measure.KILOWATTS;
 import static grandbore.core.units.Measure.LITRES;
@@ -23,17 +28,26 @@ import static grandbore.core.units.Measure.METRES;
 import static grandbore.core.units.Measure.METRES_PER_SECOND;
 import static grandbore.core.units.Measure.MICROMETRES;
 import static grandbore.core.units.Measure.MILLIMETRES;
+import static grandbore.core.units.Measure.NEWTONS;
+import static grandbore.core.units.Measure.NEWTONS_PER_METRE;
+import static grandbore.core.units.Measure.NEWTONS_PER_MILLIMETRE;
 import static grandbore.core.units.Measure.NEWTON_METRES;
 import static grandbore.core.units.Measure.NONE;
 import static grandbore.core.units.Measure.PASCALS;
 import static grandbore.core.units.Measure.PERCENT;
+import static grandbore.core.units.Measure.POUNDS;
+import static grandbore.core.units.Measure.POUNDS_FORCE;
+import static grandbore.core.units.Measure.POUNDS_PER_HOUR;
+import static grandbore.core.units.Measure.POUNDS_PER_INCH;
 import static grandbore.core.units.Measure.POUND_FEET;
 import static grandbore.core.units.Measure.PSI;
 import static grandbore.core.units.Measure.RADIANS;
+import static grandbore.core.units.Measure.RADIANS_PER_SECOND;
 import static grandbore.core.units.Measure.RPM;
 import static grandbore.core.units.Measure.SQUARE_CENTIMETRES;
 import static grandbore.core.units.Measure.SQUARE_INCHES;
 import static grandbore.core.units.Measure.SQUARE_METRES;
+import static grandbore.core.units.Measure.SQUARE_METRES_PER_SECOND;
 import static grandbore.core.units.Measure.THOU;
 import static grandbore.core.units.Measure.WATTS;
 
@@ -53,7 +67,12 @@ public enum Quantity {
   TEMPERATURE(KELVINS, DEGREES_FAHRENHEIT, 0, DEGREES_CELSIUS, 1),
   RATIO(NONE, NONE, 2, NONE, 2),
   SHARE(NONE, PERCENT, 0, PERCENT, 0, NONE),
-  ROTATION(Measure.RADIANS, RPM, 0, RPM, 0),
+  FORCE(NEWTONS, POUNDS_FORCE, 0, NEWTONS, 0),
+  STIFFNESS(NEWTONS_PER_METRE, POUNDS_PER_INCH, 0, NEWTONS_PER_MILLIMETRE, 1),
+  MASS(KILOGRAMS, GRAMS, 0, GRAMS, 0, POUNDS),
+  MASS_FLOW(KILOGRAMS_PER_SECOND, POUNDS_PER_HOUR, 0, GRAMS_PER_SECOND, 0),
+  VISCOSITY(SQUARE_METRES_PER_SECOND, CENTISTOKES, 1, CENTISTOKES, 1),
+  ROTATION(RADIANS_PER_SECOND, RPM, 0, RPM, 0),
   PISTON_SPEED(METRES_PER_SECOND, FEET_PER_MINUTE, 0, METRES_PER_SECOND, 1),
   POWER(WATTS, HORSEPOWER, 0, KILOWATTS, 0),
   TORQUE(NEWTON_METRES, POUND_FEET, 0, NEWTON_METRES, 0);

@@ -2,23 +2,20 @@ package grandbore.core.valvetrain;
 
 /** Lift of a valve over the cycle, tabulated; crank radians after the firing top centre. */
 public final class ValveLift {
-  private static final int ROWS = 2880;
-  private static final double CYCLE = 4 * Math.PI;
+  static final int ROWS = 2880;
+  static final double CYCLE = 4 * Math.PI;
 
-  private final double[] lift = new double[ROWS + 1];
+  private final double[] lift;
   private final double peak;
 
   /**
-   * @param centreline of the lobe, rad after the firing top centre
-   * @param lash at the valve, m
+   * @param lift m, a row every quarter of a crank degree, the first again at the end
    */
-  public ValveLift(Lobe lobe, double centreline, double rockerRatio, double lash) {
+  ValveLift(double[] lift) {
+    this.lift = lift;
     double most = 0;
-    for (int i = 0; i <= ROWS; i++) {
-      double from = CYCLE * i / ROWS - centreline;
-      from -= CYCLE * Math.rint(from / CYCLE);
-      lift[i] = Math.max(0, lobe.lift(from) * rockerRatio - lash);
-      most = Math.max(most, lift[i]);
+    for (double l : lift) {
+      most = Math.max(most, l);
     }
     peak = most;
   }

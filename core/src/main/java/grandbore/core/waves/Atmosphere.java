@@ -1,9 +1,9 @@
 package grandbore.core.waves;
 
-/** Gas without end at a fixed state; counts what it takes in. */
+/** Gas without end at a given state; counts what it takes in. */
 public final class Atmosphere implements Reservoir {
-  private final double pressure;
-  private final double temperature;
+  private double pressure;
+  private double temperature;
   private final double burned;
   private double mass;
   private double energy;
@@ -12,6 +12,12 @@ public final class Atmosphere implements Reservoir {
     this.pressure = pascal;
     this.temperature = kelvin;
     this.burned = burnedShare;
+  }
+
+  /** Gives it another state. */
+  public void set(double pascal, double kelvin) {
+    pressure = pascal;
+    temperature = kelvin;
   }
 
   @Override

@@ -21,9 +21,18 @@ public final class Junction {
     double energy;
     double burned;
 
+    /** The cell's velocity as this pipe meets it, over the axial one. */
+    double facing;
+
+    /** Mass flow out lost to each pascal in the cell, kg/(s Pa). */
+    double answer;
+
+    /** Thrust lost to each metre a second of axial velocity, N s/m. */
+    double push;
+
     /**
      * @param cosine of the angle between the flow out of the pipe and the axis: 1 for a pipe that
-     *     flows straight in, −1 for the collector's own pipe
+     *     flows straight in, −1 for the collector's own pipe, 0 for one from the side
      */
     Branch(Pipe pipe, boolean atStart, double cosine) {
       this.pipe = pipe;
@@ -52,6 +61,8 @@ public final class Junction {
   private double addedMomentum;
   private double addedEnergy;
   private double addedBurned;
+  private double rise;
+  private double ahead;
 
   public Junction(WorkingGas gas, double volume, double pascal, double kelvin, double burned) {
     this.gas = gas;
@@ -70,18 +81,20 @@ public final class Junction {
   }
 
   /**
-   * The longest step in which the cell does not overshoot the pipes' pressures, s.
+   * The longest step, s, in which flows that do not answer at once do not overshoot the pressure.
    *
-   * @param moreArea open to it besides the branches, m²
+   * @param copiedArea of such flows, m²
    */
-  public double stableStep(double moreArea) {
-    double open = moreArea;
+  public double stableStep(double copiedArea) {
+    if (copiedArea == 0) {
+      return Double.MAX_VALUE;
+    }
+    double open = copiedArea;
     for (int k = 0; k < branches.size(); k++) {
       open += branches.get(k).inside.area;
     }
     double sound = Math.sqrt(gamma * pressure * volume / mass);
-    double axial = Math.abs(momentum / mass);
-    return open == 0 ? Double.MAX_VALUE : COURANT * volume / ((sound + axial) * open);
+    return COURANT * volume / ((sound + Math.abs(momentum / mass)) * open);
   }
 
   /** Adds flows from a source that is not a branch: a copy of a pipe, shifted in phase. */
@@ -106,16 +119,43 @@ public final class Junction {
       b.pipe.endState(b.atStart, b.inside);
       if (b.cosine > 0) {
         arriving += arriving(b);
-      } else {
+      } else if (b.cosine < 0) {
         outletArea += b.inside.area;
       }
     }
+    double sumOut = 0;
+    double sumFacing = 0;
+    double thrustOut = 0;
+    double thrustFacing = 0;
     for (int k = 0; k < branches.size(); k++) {
       var b = branches.get(k);
-      flux(b, axial, facing(b, axial, arriving, outletArea));
+      b.facing = facing(b, arriving, outletArea);
+      flux(b, axial, b.facing * axial);
+      double sound = Math.sqrt(b.inside.gamma * b.inside.pressure / b.inside.density);
+      b.answer = 0.5 * b.inside.area / sound;
+      double rho = mass / volume;
       dm += b.mass;
       // Thrust of the gas less the cell's own pressure on the same area: zero at rest.
       dMomentum += b.cosine * (b.momentum - pressure * b.inside.area);
+      sumOut += b.answer;
+      sumFacing += 0.5 * rho * b.inside.area * b.facing;
+      thrustOut += b.cosine * 0.5 * b.inside.area;
+      b.push = 0.5 * rho * sound * b.inside.area * b.facing;
+      thrustFacing += b.cosine * b.push;
+    }
+    settleAhead(dt, dm, dMomentum, sumOut, sumFacing, thrustOut, thrustFacing);
+    dm = addedMass;
+    dMomentum = addedMomentum;
+    for (int k = 0; k < branches.size(); k++) {
+      var b = branches.get(k);
+      double more = b.facing * 0.5 * (mass / volume) * b.inside.area * ahead - b.answer * rise;
+      b.mass += more;
+      boolean out = b.mass > 0;
+      b.momentum += 0.5 * b.inside.area * rise - b.push * ahead;
+      b.energy += more * (out ? enthalpyInside(b) : enthalpy());
+      b.burned += more * (out ? b.inside.burned : burned);
+      dm += b.mass;
+      dMomentum += b.cosine * (b.momentum - (pressure + rise) * b.inside.area);
       de += b.energy;
       db += b.burned;
       b.pipe.endFlow(b.atStart, b.mass, b.momentum, b.energy, b.burned);
@@ -131,6 +171,40 @@ public final class Junction {
     settle();
   }
 
+  /**
+   * The change of the cell's pressure and axial velocity over a step, taken as if the flows already
+   * answered it (backward Euler on the linear sound waves of {@link #flux}): the small cell then
+   * sets no limit to the step.
+   */
+  private void settleAhead(
+      double dt,
+      double dm,
+      double thrust,
+      double massOut,
+      double massFacing,
+      double thrustOut,
+      double thrustFacing) {
+    double rho = mass / volume;
+    double c2 = gamma * pressure / rho;
+    double a11 = volume / c2 + dt * massOut;
+    double a12 = -dt * massFacing;
+    double a21 = dt * thrustOut;
+    double a22 = volume * rho + dt * thrustFacing;
+    double r1 = dt * dm;
+    double r2 = dt * (thrust - momentum / mass * dm);
+    double det = a11 * a22 - a12 * a21;
+    double fully = (r1 * a22 - r2 * a12) / det;
+    rise = Math.clamp(fully, -0.5 * pressure, pressure);
+    double faster = (a11 * r2 - a21 * r1) / det;
+    double sound = Math.sqrt(c2);
+    ahead = Math.clamp(faster, -0.5 * sound, 0.5 * sound);
+  }
+
+  private double enthalpyInside(Branch b) {
+    return gas.enthalpy(b.inside.temperature, b.inside.burned)
+        + 0.5 * b.inside.velocity * b.inside.velocity;
+  }
+
   private void settle() {
     burned = Math.clamp(burnedMass / mass, 0, 1);
     double u = momentum / mass;
@@ -141,15 +215,16 @@ public final class Junction {
   }
 
   /**
-   * The cell's velocity as a pipe's end meets it: the flow down the outlet, shared out by what
-   * arrives from each pipe, over that pipe's own area. So a sound wave splits at a step in area as
-   * the closed form has it; a pipe from which nothing arrives meets gas that does not move its way.
+   * The cell's velocity as a pipe's end meets it, over the axial one: the flow down the outlet,
+   * shared out by what arrives from each pipe, over that pipe's own area. So a sound wave splits at
+   * a step in area as the closed form has it; a pipe from which nothing arrives meets gas that does
+   * not move its way.
    */
-  private static double facing(Branch b, double axial, double arriving, double outletArea) {
+  private static double facing(Branch b, double arriving, double outletArea) {
     if (b.cosine <= 0) {
-      return -axial;
+      return b.cosine;
     }
-    return axial * outletArea / b.inside.area * arriving(b) / arriving;
+    return outletArea / b.inside.area * arriving(b) / arriving;
   }
 
   private static double arriving(Branch b) {
@@ -199,9 +274,7 @@ public final class Junction {
     var b = branches.get(branch);
     out[0] = b.mass;
     out[1] = b.cosine * (b.momentum - pressure * b.inside.area);
-    out[2] =
-        gas.enthalpy(b.inside.temperature, b.inside.burned)
-            + 0.5 * b.inside.velocity * b.inside.velocity;
+    out[2] = enthalpyInside(b);
     out[3] = b.inside.burned;
   }
 

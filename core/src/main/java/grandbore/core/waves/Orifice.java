@@ -9,7 +9,7 @@ public final class Orifice {
   private final WorkingGas gas;
   private final Reservoir from;
   private final Reservoir to;
-  private final double effectiveArea;
+  private double effectiveArea;
   private double mass;
 
   public Orifice(WorkingGas gas, Reservoir from, Reservoir to, double effectiveArea) {
@@ -17,6 +17,15 @@ public final class Orifice {
     this.from = from;
     this.to = to;
     this.effectiveArea = effectiveArea;
+  }
+
+  /** Sets the effective area, m². */
+  public void open(double effective) {
+    effectiveArea = effective;
+  }
+
+  public double area() {
+    return effectiveArea;
   }
 
   /** Finds this step's flow and hands it to both sides. */

@@ -162,6 +162,16 @@ public final class PipeEnd {
     return s == 0 ? Double.NaN : p - error / s;
   }
 
+  /** Mach number of the gas just inside the pipe, positive outward. */
+  public double mach() {
+    return inside.velocity / Math.sqrt(inside.gamma * inside.pressure / inside.density);
+  }
+
+  /** Pressure just inside the pipe, Pa. */
+  public double pipePressure() {
+    return inside.pressure;
+  }
+
   /** Mass flow out of the pipe, kg/s. */
   public double massFlow() {
     return mass;

@@ -86,21 +86,7 @@ class CombinationTest {
 
   @Test
   void firingOrderMustNameEachCylinderOnce() {
-    var b = demo.bottomEnd();
-    assertThatThrownBy(
-            () ->
-                new BottomEnd(
-                    b.layout(),
-                    8,
-                    List.of(1, 2, 3, 4, 5, 6, 7, 7),
-                    b.bore(),
-                    b.stroke(),
-                    b.rodLength(),
-                    b.blockDeck(),
-                    b.pinHeight(),
-                    b.pinOffset(),
-                    b.mainJournal(),
-                    b.rodJournal()))
+    assertThatThrownBy(() -> demo.with("bottomEnd.firingOrder", List.of(1, 2, 3, 4, 5, 6, 7, 7)))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("each cylinder");
   }

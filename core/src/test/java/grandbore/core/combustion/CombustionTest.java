@@ -79,13 +79,13 @@ class CombustionTest {
   @Test
   void wallHeatIsOfThePublishedSize() {
     var woschni = new Woschni(0.1);
-    double firing = woschni.coefficient(6e6, 2300, 14, false, 1500);
+    double firing = woschni.coefficient(6e6, 2300, 1e-4, 14, false, 1500);
     assertThat(firing).isBetween(1000.0, 9000.0);
-    assertThat(woschni.coefficient(1e5, 330, 14, true, 0)).isBetween(80.0, 500.0);
+    assertThat(woschni.coefficient(1e5, 330, 5e-4, 14, true, 0)).isBetween(80.0, 500.0);
     // The published exponents: pressure 0.8, bore −0.2.
-    assertThat(woschni.coefficient(12e6, 2300, 14, false, 1500) / firing)
+    assertThat(woschni.coefficient(12e6, 2300, 1e-4, 14, false, 1500) / firing)
         .isCloseTo(Math.pow(2, 0.8), Percentage.withPercentage(1e-6));
-    assertThat(new Woschni(0.2).coefficient(6e6, 2300, 14, false, 1500) / firing)
+    assertThat(new Woschni(0.2).coefficient(6e6, 2300, 1e-4, 14, false, 1500) / firing)
         .isCloseTo(Math.pow(2, -0.2), Percentage.withPercentage(1e-6));
   }
 }

@@ -16,7 +16,6 @@ import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.function.UnaryOperator;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -38,21 +37,8 @@ class BreathingTest {
     return field.with(c, field.get(c).with(unit.toSi(value), Provenance.CARD));
   }
 
-  private static Combination burning(Combination c, UnaryOperator<Mixture> change) {
-    return c.with(change.apply(c.mixture()));
-  }
-
   private static Combination piped(Combination c, Exhaust.Kind kind, Exhaust.Outlet outlet) {
-    var x = c.exhaust();
-    return c.with(
-        new Exhaust(
-            kind,
-            x.primaryLength(),
-            x.primaryDiameter(),
-            x.collectorLength(),
-            x.collectorDiameter(),
-            outlet,
-            x.systemFlow()));
+    return c.with("exhaust.kind", kind).with("exhaust.outlet", outlet);
   }
 
   private static List<CurvePoint> run(Combination c, Fidelity fidelity, List<Double> speeds) {
@@ -110,19 +96,10 @@ class BreathingTest {
   /** A throttle each for a manifold that was the restriction gains much: the demo's four. */
   @Test
   void oneSmallThrottleForAllStranglesAFour() {
-    var i = FOUR.intake();
+    var flow = FOUR.intake().meterFlow();
     var shared =
-        FOUR.with(
-            new Intake(
-                Intake.Manifold.PLENUM,
-                i.fuelling(),
-                i.runnerLength(),
-                i.runnerTurn(),
-                i.runnerEntry(),
-                i.runnerExit(),
-                i.plenumVolume(),
-                i.meterFlow().with(0.5 * i.meterFlow().si(), Provenance.CARD),
-                i.ratingDepression()));
+        FOUR.with("intake.manifold", Intake.Manifold.PLENUM)
+            .with("intake.meterFlow", flow.with(0.5 * flow.si(), Provenance.CARD));
     assertThat(power(shared)).isLessThan(0.87 * power(FOUR));
     assertThat(run(shared, Fidelity.LIVE, List.of(6500.0)).getFirst().plenumPressure())
         .isLessThan(0.93 * FOUR.weather().pressure().si());
@@ -155,10 +132,7 @@ class BreathingTest {
     double best = power(with(EIGHT, "mixture.lambda", 0.87, Measure.NONE));
     assertThat(power(with(EIGHT, "mixture.lambda", 1.1, Measure.NONE))).isLessThan(0.95 * best);
     assertThat(power(with(EIGHT, "mixture.lambda", 0.68, Measure.NONE))).isLessThan(0.99 * best);
-    double methanol =
-        power(
-            burning(
-                EIGHT, m -> new Mixture(FuelKind.METHANOL, m.lambda(), m.spark(), m.advance())));
+    double methanol = power(EIGHT.with("mixture.fuel", FuelKind.METHANOL));
     assertThat(methanol / best).isBetween(1.0, 1.15);
   }
 
@@ -170,9 +144,8 @@ class BreathingTest {
     var torques = new ArrayList<Double>();
     for (double d : new double[] {-12, -6, -2, 0, 2, 6}) {
       var fixed =
-          burning(
-              with(EIGHT, "mixture.advance", advance + d, Measure.DEGREES),
-              m -> new Mixture(m.fuel(), m.lambda(), Mixture.Spark.FIXED, m.advance()));
+          with(EIGHT, "mixture.advance", advance + d, Measure.DEGREES)
+              .with("mixture.spark", Mixture.Spark.FIXED);
       var p = run(fixed, Fidelity.LIVE, List.of(6000.0)).getFirst();
       assertThat(Math.toDegrees(p.spark())).isCloseTo(advance + d, within(1e-6));
       torques.add(p.torque() / best.torque());

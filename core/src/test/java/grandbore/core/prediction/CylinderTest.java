@@ -22,12 +22,18 @@ class CylinderTest {
 
   private static CylinderGeometry geometry(double ratio) {
     double swept = Math.PI / 4 * BORE * BORE * 0.088;
-    return new CylinderGeometry(CRANK, BORE, swept / (ratio - 1), 2.4);
+    return new CylinderGeometry(CRANK, BORE, swept / (ratio - 1), 2.4, CylinderGeometry.Walls.HOT);
   }
 
   private static Cylinder atBottom(WorkingGas gas, CylinderGeometry g, HeatTransfer heat) {
     return new Cylinder(
-        gas, g, new BurnAngles(BORE, 1, FuelKind.PUMP_93, 0.9), heat, 3 * Math.PI, 1e5);
+        gas,
+        g,
+        new BurnAngles(BORE, 1, FuelKind.PUMP_93, 0.9),
+        heat,
+        new Crevice(gas, 0, 0, 1e5),
+        3 * Math.PI,
+        1e5);
   }
 
   private static void turn(Cylinder c, double angle) {
@@ -41,7 +47,7 @@ class CylinderTest {
   @Test
   void theIdealOttoCycleComesOut() {
     for (double ratio : new double[] {8, 10, 13}) {
-      var c = atBottom(WorkingGas.perfect(287, 1.35), geometry(ratio), (p, t, s, o, w) -> 0);
+      var c = atBottom(WorkingGas.perfect(287, 1.35), geometry(ratio), (p, t, v, s, o, w) -> 0);
       turn(c, Math.PI);
       double heat = 1500;
       c.receive(0, heat, 0);
@@ -74,7 +80,7 @@ class CylinderTest {
             double t = gas.temperature(state[0] / mass, y, 400);
             double v = g.volume(angle);
             double p = mass * gas.gasConstant(y) * t / v;
-            double q = heat.coefficient(p, t, 12, true, 0) * g.wallTerm(v, t) / SPEED;
+            double q = heat.coefficient(p, t, v, 12, true, 0) * g.wallTerm(v, t) / SPEED;
             double w = p * g.boreArea() * CRANK.slope(angle);
             return new double[] {-w - q, w};
           }

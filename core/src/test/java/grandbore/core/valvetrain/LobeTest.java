@@ -12,14 +12,14 @@ class LobeTest {
   void aLobeHasTheCardsDurationsAndNoStepInItsAcceleration(
       double at50, double seat, double inches) {
     double lift = inches * 0.0254;
-    var lobe = new Lobe(lift, Math.toRadians(at50), Math.toRadians(seat));
+    var lobe = new PolydyneLobe(lift, Math.toRadians(at50), Math.toRadians(seat));
     assertThat(lobe.lift(0)).isCloseTo(lift, within(1e-9));
     assertThat(lobe.lift(Math.toRadians(at50 / 2))).isCloseTo(1.27e-3, within(1e-7));
     assertThat(lobe.lift(Math.toRadians(seat / 2))).isCloseTo(0.1524e-3, within(1e-6));
     double h = Math.toRadians(0.25);
     double last = Double.NaN;
     double most = 0;
-    for (double a = -lobe.halfSpan() - 5 * h; a < lobe.halfSpan() + 5 * h; a += h) {
+    for (double a = -lobe.opening() - 5 * h; a < lobe.opening() + 5 * h; a += h) {
       assertThat(lobe.lift(a)).isBetween(0.0, lift);
       double bend = (lobe.lift(a - h) - 2 * lobe.lift(a) + lobe.lift(a + h)) / (h * h);
       most = Math.max(most, Math.abs(bend));

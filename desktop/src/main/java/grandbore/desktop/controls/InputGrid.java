@@ -1,6 +1,10 @@
 package grandbore.desktop.controls;
 
+import grandbore.core.combination.Combination;
 import grandbore.desktop.session.Session;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
 import javafx.geometry.HPos;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
@@ -8,12 +12,18 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 
-/** Inputs in two columns, label before field. */
+/**
+ * Inputs in two columns, label before field; those that do not concern this engine are left out.
+ */
 public final class InputGrid extends GridPane {
   private static final int COLUMNS = 2;
 
+  private record Cell(Label label, Node control, Predicate<Combination> concerns) {}
+
   private final Session session;
-  private int count;
+  private final List<Cell> cells = new ArrayList<>();
+  private Predicate<Combination> concerns = c -> true;
+  private List<Cell> shown = List.of();
 
   public InputGrid(Session session) {
     this.session = session;
@@ -25,6 +35,18 @@ public final class InputGrid extends GridPane {
       field.setMinWidth(150);
       getColumnConstraints().addAll(label, field);
     }
+    session.buildProperty().subscribe(b -> arrange());
+  }
+
+  /** What is added from here on is shown only where this holds. */
+  public InputGrid when(Predicate<Combination> holds) {
+    concerns = holds;
+    return this;
+  }
+
+  /** What is added from here on is always shown. */
+  public InputGrid always() {
+    return when(c -> true);
   }
 
   /** Adds inputs by their paths. */
@@ -44,9 +66,22 @@ public final class InputGrid extends GridPane {
     name.setMaxWidth(130);
     GridPane.setValignment(name, VPos.CENTER);
     GridPane.setHalignment(name, HPos.LEFT);
-    add(name, 2 * (count % COLUMNS), count / COLUMNS);
-    add(control, 2 * (count % COLUMNS) + 1, count / COLUMNS);
-    count++;
+    cells.add(new Cell(name, control, concerns));
+    arrange();
     return this;
+  }
+
+  private void arrange() {
+    var c = session.build().combination();
+    var now = cells.stream().filter(cell -> cell.concerns.test(c)).toList();
+    if (now.equals(shown)) {
+      return;
+    }
+    shown = now;
+    getChildren().clear();
+    for (int i = 0; i < now.size(); i++) {
+      add(now.get(i).label, 2 * (i % COLUMNS), i / COLUMNS);
+      add(now.get(i).control, 2 * (i % COLUMNS) + 1, i / COLUMNS);
+    }
   }
 }

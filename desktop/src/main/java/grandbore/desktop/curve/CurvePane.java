@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -69,6 +70,11 @@ public final class CurvePane extends VBox {
               chart.pointAt(v.doubleValue());
               read();
             });
+  }
+
+  /** The speed that all details follow, rev/min. */
+  public ReadOnlyDoubleProperty rpmProperty() {
+    return rpm.valueProperty();
   }
 
   private void show() {

@@ -2,8 +2,8 @@ package grandbore.desktop.drawing;
 
 import grandbore.core.combination.Cam;
 import grandbore.core.units.Quantity;
-import grandbore.core.valvetrain.Lobe;
 import grandbore.core.valvetrain.ValveLift;
+import grandbore.core.valvetrain.ValveMotion;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.session.Session;
@@ -27,19 +27,8 @@ public final class LiftDrawing extends Drawing {
     var c = session().engine().combination();
     var units = session().build().units();
     var cam = c.cam();
-    var intake =
-        new ValveLift(
-            new Lobe(cam.intakeLobeLift().si(), cam.intakeDuration().si(), cam.intakeSeat().si()),
-            2 * Math.PI + cam.intakeCentreline().si(),
-            c.valveTrain().intakeRocker().si(),
-            c.valveTrain().intakeLash().si());
-    var exhaust =
-        new ValveLift(
-            new Lobe(
-                cam.exhaustLobeLift().si(), cam.exhaustDuration().si(), cam.exhaustSeat().si()),
-            2 * Math.PI - cam.exhaustCentreline(),
-            c.valveTrain().exhaustRocker().si(),
-            c.valveTrain().exhaustLash().si());
+    var intake = ValveMotion.intake(c).still();
+    var exhaust = ValveMotion.exhaust(c).still();
     double unit = Quantity.LENGTH.unit(units).toSi(1);
     double step = unit > 0.01 ? 0.1 * unit : 2 * unit;
     double most = step * Math.ceil(1.08 * Math.max(intake.peak(), exhaust.peak()) / step);

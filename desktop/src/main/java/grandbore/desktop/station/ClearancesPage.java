@@ -103,11 +103,7 @@ final class ClearancesPage extends VBox {
   static int places(Measurement m, BottomEnd bottom) {
     return switch (m.place()) {
       case CYLINDER -> bottom.cylinders();
-      case MAIN ->
-          switch (bottom.layout()) {
-            case INLINE -> bottom.cylinders() + 1;
-            case VEE -> bottom.cylinders() / 2 + 1;
-          };
+      case MAIN -> bottom.mains();
     };
   }
 

@@ -2,7 +2,6 @@ package grandbore.desktop.station;
 
 import grandbore.core.build.Build;
 import grandbore.core.combination.FlowSheet;
-import grandbore.core.combination.Heads;
 import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CommitField;
@@ -147,21 +146,8 @@ final class FlowTable extends VBox {
         side == Side.INTAKE ? "Intake flow" : "Exhaust flow",
         b -> {
           var c = b.combination();
-          var h = c.heads();
-          var now = change.apply(sheet(b, side));
-          var heads =
-              new Heads(
-                  h.intakeValves(),
-                  h.exhaustValves(),
-                  h.intakeValve(),
-                  h.exhaustValve(),
-                  h.intakePortLength(),
-                  h.intakePortVolume(),
-                  h.exhaustPortLength(),
-                  h.exhaustPortVolume(),
-                  side == Side.INTAKE ? now : h.intakeFlow(),
-                  side == Side.INTAKE ? h.exhaustFlow() : now);
-          return b.with(c.with(heads));
+          String path = side == Side.INTAKE ? "heads.intakeFlow" : "heads.exhaustFlow";
+          return b.with(c.with(path, change.apply(sheet(b, side))));
         });
   }
 }

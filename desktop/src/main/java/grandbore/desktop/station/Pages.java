@@ -3,21 +3,23 @@ package grandbore.desktop.station;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
-import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Intake;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.gas.FuelKind;
 import grandbore.desktop.controls.ChoiceField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.SpeedField;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.FlowDrawing;
 import grandbore.desktop.drawing.LiftDrawing;
-import grandbore.desktop.drawing.PathDrawing;
 import grandbore.desktop.drawing.SectionDrawing;
 import grandbore.desktop.drawing.SqueezeDrawing;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.results.ResultsPage;
 import grandbore.desktop.session.Session;
+import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -28,10 +30,14 @@ import javafx.scene.layout.VBox;
 /** Makes each station's page: the drawing that is the form, then what no drawing shows. */
 public final class Pages {
   private final Session session;
+  private final CurveService curves;
+  private final ReadOnlyDoubleProperty rpm;
   private final Look look;
 
-  public Pages(Session session, Look look) {
+  public Pages(Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
+    this.rpm = rpm;
     this.session = session;
+    this.curves = curves;
     this.look = look;
   }
 
@@ -43,12 +49,13 @@ public final class Pages {
       case SQUEEZE -> squeeze();
       case CAM -> cam();
       case HEADS -> heads();
-      case BREATHING -> breathing();
+      case BREATHING -> new BreathingPage(session, look);
       case CLEARANCES -> new ClearancesPage(session);
+      case PREDICTION -> new ResultsPage(session, curves, rpm, look);
     };
   }
 
-  private static VBox page(String title, String hint, Node... parts) {
+  static VBox page(String title, String hint, Node... parts) {
     var name = new Label(title);
     name.getStyleClass().add("page-title");
     var words = new Label(hint);
@@ -58,6 +65,24 @@ public final class Pages {
     box.getChildren().addAll(parts);
     box.getStyleClass().add("page");
     return box;
+  }
+
+  static Label part(String title) {
+    var label = new Label(title);
+    label.getStyleClass().add("pane-title");
+    return label;
+  }
+
+  /** A choice that is a component of the combination. */
+  static <T extends Enum<T>> ChoiceField<T> choice(
+      Session session, String label, String path, Class<T> type) {
+    return new ChoiceField<>(
+        session,
+        label,
+        type.getEnumConstants(),
+        Words::of,
+        b -> type.cast(b.combination().at(path)),
+        (b, v) -> b.with(b.combination().with(path, v)));
   }
 
   private Node brief() {
@@ -72,15 +97,7 @@ public final class Pages {
                     Application::word,
                     Build::application,
                     Build::with))
-            .put(
-                "Fuel",
-                new ChoiceField<>(
-                    session,
-                    "Fuel",
-                    FuelKind.values(),
-                    FuelKind::label,
-                    b -> b.combination().mixture().fuel(),
-                    (b, v) -> mixture(b, m -> new Mixture(v, m.lambda(), m.spark(), m.advance()))))
+            .put("Fuel", choice(session, "Fuel", "mixture.fuel", FuelKind.class))
             .put(
                 "Speeds from",
                 new SpeedField(
@@ -90,31 +107,18 @@ public final class Pages {
                 new SpeedField(
                     session, "Speeds to", SpeedRange::to, (r, v) -> new SpeedRange(r.from(), v)))
             .with("mixture.lambda")
-            .put(
-                "Spark",
-                new ChoiceField<>(
-                    session,
-                    "Spark",
-                    Mixture.Spark.values(),
-                    s -> s == Mixture.Spark.BEST_TORQUE ? "best torque" : "fixed advance",
-                    b -> b.combination().mixture().spark(),
-                    (b, v) -> mixture(b, m -> new Mixture(m.fuel(), m.lambda(), v, m.advance()))))
+            .put("Spark", choice(session, "Spark", "mixture.spark", Mixture.Spark.class))
             .with("mixture.advance", "weather.pressure", "weather.temperature", "weather.humidity");
     return page(
         "Brief",
         "What the engine is for, what it burns and the air it breathes. The curve is drawn over"
-            + " these speeds; best torque seeks the spark at every speed and knows nothing of knock"
-            + " yet.",
+            + " these speeds; best torque seeks the spark at every speed whatever the fuel stands;"
+            + " as knock allows holds it back where the fuel does not.",
         grid,
         caution(
             "Race fuels and methanol poison through the skin and burn with a flame that may not be"
                 + " seen: follow the maker's sheet. A predicted power is no promise that parts"
-                + " stand it."));
-  }
-
-  private static Build mixture(Build b, java.util.function.UnaryOperator<Mixture> change) {
-    var c = b.combination();
-    return b.with(c.with(change.apply(c.mixture())));
+                + " stand it, a predicted knock limit no promise that the engine will not knock."));
   }
 
   static Label caution(String words) {
@@ -132,24 +136,6 @@ public final class Pages {
     drawing.crankDegreesProperty().bind(crank.valueProperty());
     HBox.setHgrow(crank, Priority.ALWAYS);
     var turn = new HBox(8, new Label("Crank"), crank);
-    var layout = new Label();
-    session
-        .buildProperty()
-        .subscribe(
-            b -> {
-              var e = b.combination().bottomEnd();
-              var order = e.firingOrder().stream().map(String::valueOf).toList();
-              layout.setText(
-                  "%s %d, fires %s"
-                      .formatted(
-                          switch (e.layout()) {
-                            case INLINE -> "in-line";
-                            case VEE -> "V";
-                          },
-                          e.cylinders(),
-                          String.join("-", order)));
-            });
-    layout.getStyleClass().add("soft");
     return page(
         "Bottom end",
         "Section through one cylinder, to scale. Type at any dimension: 4 1/8, 104.8 mm, .030"
@@ -157,8 +143,23 @@ public final class Pages {
         drawing,
         turn,
         new InputGrid(session)
-            .with("bottomEnd.pinOffset", "bottomEnd.mainJournal", "bottomEnd.rodJournal")
-            .put("Layout", layout));
+            .put("Layout", new LayoutField(session))
+            .put("Firing order", new FiringField(session))
+            .with(
+                "bottomEnd.pinOffset",
+                "bottomEnd.mainJournal",
+                "bottomEnd.rodJournal",
+                "bottomEnd.reciprocatingMass"),
+        part("Friction, oil and windage"),
+        new InputGrid(session)
+            .put(
+                "Friction",
+                choice(session, "Friction", "losses.friction", Losses.FrictionModel.class))
+            .put("Sump", choice(session, "Sump", "losses.windage", Losses.Windage.class))
+            .put(
+                "Crank drives",
+                choice(session, "Crank drives", "losses.accessories", Losses.Accessories.class))
+            .with("losses.oil", "losses.oilTemperature", "losses.ringTension", "losses.vacuum"));
   }
 
   private Node squeeze() {
@@ -167,36 +168,15 @@ public final class Pages {
         "The top of one cylinder at top centre, to scale. Chambers and decks measured at the"
             + " Clearances station take the place of the numbers here, cylinder by cylinder.",
         new SqueezeDrawing(session, look),
-        new InputGrid(session).with("bottomEnd.blockDeck", "bottomEnd.pinHeight"),
+        new InputGrid(session)
+            .with("bottomEnd.blockDeck", "bottomEnd.pinHeight", "losses.topGap")
+            .put(
+                "Heat to walls",
+                choice(session, "Heat to walls", "losses.heat", Losses.HeatModel.class)),
         new RatiosTable(session));
   }
 
   private Node cam() {
-    var follower =
-        new ChoiceField<>(
-            session,
-            "Follower",
-            ValveTrain.Follower.values(),
-            f ->
-                switch (f) {
-                  case FLAT_PUSHROD -> "flat tappet, pushrod";
-                  case ROLLER_PUSHROD -> "roller, pushrod";
-                  case FINGER_OVERHEAD -> "finger, overhead cam";
-                  case BUCKET_OVERHEAD -> "bucket, overhead cam";
-                },
-            b -> b.combination().valveTrain().follower(),
-            (b, v) -> {
-              var t = b.combination().valveTrain();
-              return b.with(
-                  b.combination()
-                      .with(
-                          new ValveTrain(
-                              v,
-                              t.intakeRocker(),
-                              t.exhaustRocker(),
-                              t.intakeLash(),
-                              t.exhaustLash())));
-            });
     return page(
         "Cam and valves",
         "Valve lift from the card: durations at 0.050 in and from seat to seat (0.006 in) of tappet"
@@ -216,7 +196,27 @@ public final class Pages {
                 "valveTrain.exhaustRocker",
                 "valveTrain.intakeLash",
                 "valveTrain.exhaustLash")
-            .put("Follower", follower));
+            .put(
+                "Follower",
+                choice(session, "Follower", "valveTrain.follower", ValveTrain.Follower.class))
+            .with("valveTrain.rockerOffSeat")
+            .when(Pages::slides)
+            .with("valveTrain.tappetDiameter"),
+        new LiftTables(session),
+        part("Springs and moving masses"),
+        new InputGrid(session)
+            .with(
+                "valveTrain.springSeat",
+                "valveTrain.springRate",
+                "valveTrain.intakeMass",
+                "valveTrain.exhaustMass",
+                "valveTrain.stiffness"),
+        caution("A compressed valve spring can throw parts: use its maker's tool, eyes covered."));
+  }
+
+  private static boolean slides(Combination c) {
+    var f = c.valveTrain().follower();
+    return f == ValveTrain.Follower.FLAT_PUSHROD || f == ValveTrain.Follower.BUCKET_OVERHEAD;
   }
 
   private Node heads() {
@@ -238,101 +238,9 @@ public final class Pages {
                 "heads.intakePortLength",
                 "heads.exhaustPortLength",
                 "heads.intakePortVolume",
-                "heads.exhaustPortVolume"));
-  }
-
-  private Node breathing() {
-    var manifold =
-        new ChoiceField<>(
-            session,
-            "Manifold",
-            Intake.Manifold.values(),
-            m -> m == Intake.Manifold.PLENUM ? "one plenum" : "a throttle each",
-            b -> b.combination().intake().manifold(),
-            (b, v) -> {
-              var i = b.combination().intake();
-              return b.with(b.combination().with(intake(i, v, i.fuelling())));
-            });
-    var fuelling =
-        new ChoiceField<>(
-            session,
-            "Fuel goes in",
-            Intake.Fuelling.values(),
-            m -> m == Intake.Fuelling.CARBURETTOR ? "at the carburettor" : "at the port",
-            b -> b.combination().intake().fuelling(),
-            (b, v) -> {
-              var i = b.combination().intake();
-              return b.with(b.combination().with(intake(i, i.manifold(), v)));
-            });
-    var kind =
-        new ChoiceField<>(
-            session,
-            "Exhaust",
-            Exhaust.Kind.values(),
-            k -> k == Exhaust.Kind.HEADERS ? "headers, into one" : "cast manifold",
-            b -> b.combination().exhaust().kind(),
-            (b, v) -> {
-              var x = b.combination().exhaust();
-              return b.with(b.combination().with(exhaust(x, v, x.outlet())));
-            });
-    var outlet =
-        new ChoiceField<>(
-            session,
-            "Behind it",
-            Exhaust.Outlet.values(),
-            k -> k == Exhaust.Outlet.OPEN ? "open collector" : "pipes and silencers",
-            b -> b.combination().exhaust().outlet(),
-            (b, v) -> {
-              var x = b.combination().exhaust();
-              return b.with(b.combination().with(exhaust(x, x.kind(), v)));
-            });
-    return page(
-        "Breathing",
-        "From the air to the tail. Wave lengths follow from these lengths: change a runner and"
-            + " watch the torque move.",
-        new PathDrawing(session, look),
-        new InputGrid(session)
-            .put("Manifold", manifold)
-            .put("Fuel goes in", fuelling)
-            .with(
-                "intake.meterFlow",
-                "intake.ratingDepression",
-                "intake.plenumVolume",
-                "intake.runnerLength",
-                "intake.runnerEntry",
-                "intake.runnerExit",
-                "intake.runnerTurn")
-            .put("Exhaust", kind)
-            .with(
-                "exhaust.primaryLength",
-                "exhaust.primaryDiameter",
-                "exhaust.collectorLength",
-                "exhaust.collectorDiameter")
-            .put("Behind it", outlet)
-            .with("exhaust.systemFlow"));
-  }
-
-  private static Intake intake(Intake i, Intake.Manifold manifold, Intake.Fuelling fuelling) {
-    return new Intake(
-        manifold,
-        fuelling,
-        i.runnerLength(),
-        i.runnerTurn(),
-        i.runnerEntry(),
-        i.runnerExit(),
-        i.plenumVolume(),
-        i.meterFlow(),
-        i.ratingDepression());
-  }
-
-  private static Exhaust exhaust(Exhaust x, Exhaust.Kind kind, Exhaust.Outlet outlet) {
-    return new Exhaust(
-        kind,
-        x.primaryLength(),
-        x.primaryDiameter(),
-        x.collectorLength(),
-        x.collectorDiameter(),
-        outlet,
-        x.systemFlow());
+                "heads.exhaustPortVolume"),
+        part("Ports that differ: each cylinder's flow in percent of the sheet"),
+        new ByCylinder(session, "Intake port flow", "heads.intakeShares", ByCylinder.Kind.SHARE),
+        new ByCylinder(session, "Exhaust port flow", "heads.exhaustShares", ByCylinder.Kind.SHARE));
   }
 }

@@ -25,7 +25,7 @@ public enum Station {
   BOTTOM_END(
       "Bottom end",
       MaterialDesignA.ARROW_COLLAPSE_DOWN,
-      List.of("bottomEnd"),
+      List.of("bottomEnd", "losses"),
       Set.of("displacement", "rod_ratio", "mean_piston_speed", "deck_clearance")),
   SQUEEZE(
       "Squeeze",
@@ -59,7 +59,7 @@ public enum Station {
   BREATHING(
       "Breathing",
       MaterialDesignA.AIR_FILTER,
-      List.of("intake", "exhaust"),
+      List.of("intake", "boost", "nitrous", "exhaust"),
       Set.of(
           "intake_path",
           "third_harmonic_from",
@@ -70,7 +70,12 @@ public enum Station {
       "Clearances",
       MaterialDesignR.RULER,
       List.of(),
-      Set.of("static_compression", "deck_clearance", "quench", "clearance_volume"));
+      Set.of("static_compression", "deck_clearance", "quench", "clearance_volume")),
+  PREDICTION(
+      "Prediction",
+      MaterialDesignC.CHART_BELL_CURVE,
+      List.of(),
+      Set.of("mean_piston_speed", "displacement", "static_compression", "effective_compression"));
 
   private final String title;
   private final Ikon icon;
@@ -99,6 +104,9 @@ public enum Station {
 
   /** How much of this station is measured, in words. */
   public String measured(Build build, Readings readings, Combination asMeasured) {
+    if (this == PREDICTION) {
+      return "of this engine";
+    }
     int measured = 0;
     int all = 0;
     if (this == CLEARANCES) {

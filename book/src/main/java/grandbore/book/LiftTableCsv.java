@@ -1,0 +1,73 @@
+package grandbore.book;
+
+import grandbore.core.combination.LiftTable;
+import grandbore.core.combination.Provenance;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
+import java.io.IOException;
+import java.io.StringReader;
+import java.util.ArrayList;
+import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+
+/** Measured lobes as tables: heading {@code angle_deg,lift_in} or {@code angle_deg,lift_mm}. */
+public final class LiftTableCsv {
+  private static final Pattern ANGLE = Pattern.compile("angle_(\\w+)");
+  private static final Pattern LIFT = Pattern.compile("lift_(\\w+)");
+
+  private LiftTableCsv() {}
+
+  /**
+   * Reads a table.
+   *
+   * @throws FormatException with the place of the damage
+   */
+  public static LiftTable read(String text) {
+    try (var parser =
+        CSVFormat.RFC4180.builder().setTrim(true).get().parse(new StringReader(text))) {
+      Measure angle = null;
+      Measure lift = null;
+      var rows = new ArrayList<LiftTable.Row>();
+      for (var record : parser) {
+        long line = record.getRecordNumber();
+        if (record.size() != 2) {
+          throw new FormatException("line %d: two columns wanted, angle and lift".formatted(line));
+        }
+        if (angle == null) {
+          angle = unit(ANGLE, record.get(0), Quantity.ANGLE);
+          lift = unit(LIFT, record.get(1), Quantity.LENGTH);
+          continue;
+        }
+        rows.add(
+            new LiftTable.Row(
+                angle.toSi(number(record.get(0), line)), lift.toSi(number(record.get(1), line))));
+      }
+      if (rows.isEmpty()) {
+        throw new FormatException("line 1: a heading and rows wanted, such as angle_deg,lift_in");
+      }
+      return new LiftTable(Provenance.MEASURED, rows);
+    } catch (IOException e) {
+      throw new FormatException("Not a table: " + e.getMessage(), e);
+    }
+  }
+
+  private static Measure unit(Pattern form, String heading, Quantity quantity) {
+    var m = form.matcher(heading);
+    if (m.matches()) {
+      var unit = Measure.of(m.group(1)).filter(quantity::accepts);
+      if (unit.isPresent()) {
+        return unit.get();
+      }
+    }
+    throw new FormatException(
+        "line 1: heading “%s”; wanted: angle_deg and lift_in or lift_mm".formatted(heading));
+  }
+
+  private static double number(String text, long line) {
+    try {
+      return Double.parseDouble(text);
+    } catch (NumberFormatException e) {
+      throw new FormatException("line %d: “%s” is no number".formatted(line, text), e);
+    }
+  }
+}

@@ -1,0 +1,156 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combination.Boost;
+import grandbore.core.waves.Atmosphere;
+import grandbore.core.waves.Reservoir;
+
+/**
+ * The air in front of the throttles: the atmosphere's, or what a compressor makes of it. A
+ * compressor is known by its adiabatic efficiency; its temperature rise is the isentropic one over
+ * it, of which an intercooler takes a share (any textbook of thermodynamics; Heywood 1988, chapter
+ * 6.8). A turbocharger's pressure is what its turbine's power stands for, up to the waste-gate; a
+ * centrifugal compressor's goes with the square of the speed; a positive-displacement blower moves
+ * its volume, whatever the pressure behind it.
+ */
+final class AirSupply {
+  private static final double CP = 1010;
+  private static final double GAMMA = 1.4;
+  private static final double EXPONENT = (GAMMA - 1) / GAMMA;
+  private static final double RELAX = 0.5;
+
+  private final EngineParts parts;
+  private final Boost boost;
+  private final double outsidePressure;
+  private final double chargeTemperature;
+  private final Atmosphere air;
+  private double gauge;
+  private double drivePower;
+  private double delivered;
+  private double deliveredEnergy;
+  private double work;
+
+  AirSupply(EngineParts parts) {
+    this.parts = parts;
+    boost = parts.combination().boost();
+    outsidePressure = parts.combination().weather().pressure().si();
+    chargeTemperature = parts.chargeTemperature();
+    air = new Atmosphere(outsidePressure, chargeTemperature, 0);
+  }
+
+  Reservoir reservoir() {
+    return air;
+  }
+
+  /** Whether a blower delivers into the plenum itself. */
+  boolean feedsPlenum() {
+    return boost.kind() == Boost.Kind.POSITIVE_DISPLACEMENT;
+  }
+
+  /** Temperature behind compressor and cooler at a pressure, K, the fuel's cooling with it. */
+  private double warmed(double pascal) {
+    double rise =
+        parts.combination().weather().temperature().si()
+            * (Math.pow(Math.max(1, pascal / outsidePressure), EXPONENT) - 1)
+            / boost.efficiency().si();
+    return chargeTemperature + rise * (1 - boost.cooling().si());
+  }
+
+  /** Work to compress one kilogram to a pressure, J/kg. */
+  private double specificWork(double pascal) {
+    return CP
+        * parts.combination().weather().temperature().si()
+        * (Math.pow(Math.max(1, pascal / outsidePressure), EXPONENT) - 1)
+        / boost.efficiency().si();
+  }
+
+  /** What a positive-displacement blower puts into one of so many plenums in a step. */
+  void deliver(Reservoir plenum, double dt, double speed, int plenums) {
+    double p2 = plenum.pressure() + boost.coolerLoss().si();
+    double over = p2 - outsidePressure - boost.pressure().si();
+    double inlet =
+        outsidePressure / (parts.gas().freshR() * parts.combination().weather().temperature().si());
+    double turns = speed / (2 * Math.PI);
+    double flow = turns * boost.sweptPerTurn().si() * boost.filling().si() * inlet / plenums;
+    // The throttle stands before the blower: it passes no more than it does when choked.
+    flow = Math.min(flow, parts.meterFlowAtMost() / plenums);
+    double through = over > 0 ? flow * Math.max(0, 1 - over / (0.1 * boost.pressure().si())) : flow;
+    double kelvin = warmed(p2);
+    double energy = through * parts.gas().enthalpy(kelvin, 0);
+    plenum.receive(through * dt, energy * dt, 0);
+    delivered += through * dt;
+    deliveredEnergy += energy * dt;
+    work += flow * specificWork(p2) * dt;
+  }
+
+  /**
+   * Sets the state for the next cycle.
+   *
+   * @param speed of the crank, rad/s
+   * @param massFlow of charge in the last cycle, kg/s
+   * @param turbinePower of all turbines in the last cycle, W
+   * @param seconds the cycle took
+   */
+  void next(double speed, double massFlow, double turbinePower, double seconds) {
+    switch (boost.kind()) {
+      case NONE -> {}
+      case CENTRIFUGAL -> {
+        double share = speed / boost.ratedSpeed().si();
+        gauge = boost.pressure().si() * share * share;
+        press(outsidePressure + gauge);
+        drivePower =
+            massFlow * specificWork(outsidePressure + gauge) / boost.driveEfficiency().si();
+      }
+      case TURBOCHARGER -> {
+        double available =
+            massFlow > 0 ? turbinePower * boost.driveEfficiency().si() / massFlow : 0;
+        double ratio =
+            Math.pow(
+                1
+                    + available
+                        * boost.efficiency().si()
+                        / (CP * parts.combination().weather().temperature().si()),
+                1 / EXPONENT);
+        double wanted = Math.min(boost.pressure().si(), outsidePressure * (ratio - 1));
+        gauge += RELAX * (wanted - gauge);
+        press(outsidePressure + gauge);
+      }
+      case POSITIVE_DISPLACEMENT -> {
+        drivePower = seconds > 0 ? work / seconds / boost.driveEfficiency().si() : 0;
+        work = 0;
+      }
+    }
+  }
+
+  private void press(double pascal) {
+    air.set(Math.max(0.9 * outsidePressure, pascal - cooler()), warmed(pascal));
+  }
+
+  private double cooler() {
+    return boost.cooling().si() > 0 ? boost.coolerLoss().si() : 0;
+  }
+
+  /** Turbine power that would hold the boost at the waste-gate's, W. */
+  double turbinePowerWanted(double massFlow) {
+    return massFlow
+        * specificWork(outsidePressure + boost.pressure().si())
+        / boost.driveEfficiency().si();
+  }
+
+  boolean hasTurbine() {
+    return boost.kind() == Boost.Kind.TURBOCHARGER;
+  }
+
+  /** Power taken from the crank, W. */
+  double drivePower() {
+    return drivePower;
+  }
+
+  /** Mass given to the engine since the start, kg. */
+  double given() {
+    return delivered - air.received();
+  }
+
+  double givenEnergy() {
+    return deliveredEnergy - air.receivedEnergy();
+  }
+}

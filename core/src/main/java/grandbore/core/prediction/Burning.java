@@ -1,0 +1,146 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combustion.Burn;
+import grandbore.core.combustion.Knock;
+import grandbore.core.gas.WorkingGas;
+
+/**
+ * The charge while it burns: two zones at one pressure, the unburned one compressed without loss,
+ * and how near it is to firing by itself.
+ */
+final class Burning {
+  /** Share of the fuel that burns; the rest leaves from quench and oil (Heywood, fig. 3-9). */
+  private static final double BURNED_IN_THE_END = 0.97;
+
+  private static final double SMALLEST_ZONE = 0.002;
+
+  /** Beyond this burned share too little end gas is left to knock. */
+  private static final double END_GAS_GONE = 0.95;
+
+  private final WorkingGas gas;
+  private final double delayScale;
+  private boolean lit;
+  private Burn burn = new Burn(0.4, 0.4);
+  private double afterSpark;
+  private double massAtSpark;
+  private double residual;
+  private double share;
+  private double zone;
+  private double unburned;
+  private double hot;
+  private double knock;
+
+  Burning(WorkingGas gas, double octane) {
+    this.gas = gas;
+    delayScale = Knock.scale(octane);
+  }
+
+  void copyFrom(Burning o) {
+    lit = o.lit;
+    burn = o.burn;
+    afterSpark = o.afterSpark;
+    massAtSpark = o.massAtSpark;
+    residual = o.residual;
+    share = o.share;
+    zone = o.zone;
+    unburned = o.unburned;
+    hot = o.hot;
+    knock = o.knock;
+  }
+
+  /** A new charge, of this burned share, has been closed in. */
+  void trap(double burnedShare) {
+    residual = burnedShare;
+    share = 0;
+    zone = 0;
+    knock = 0;
+  }
+
+  void light(Burn how, double sinceSpark, double mass, double kelvin) {
+    burn = how;
+    lit = true;
+    afterSpark = sinceSpark;
+    massAtSpark = mass;
+    unburned = kelvin;
+    hot = 2400;
+  }
+
+  void end() {
+    lit = false;
+  }
+
+  boolean isLit() {
+    return lit;
+  }
+
+  boolean isSpent() {
+    return share > 0;
+  }
+
+  double residual() {
+    return residual;
+  }
+
+  double unburnedTemperature() {
+    return unburned;
+  }
+
+  /** Time over delay, summed: one where the end gas fires. */
+  double knock() {
+    return knock;
+  }
+
+  /**
+   * Burns on by an angle.
+   *
+   * @return the angle, from where it was before, at which half was burned; NaN where not in it
+   */
+  double advance(double angle) {
+    double before = share;
+    afterSpark += angle;
+    share = BURNED_IN_THE_END * burn.at(afterSpark);
+    double half = 0.5 * BURNED_IN_THE_END;
+    return before < half && share >= half ? angle * (half - before) / (share - before) : Double.NaN;
+  }
+
+  boolean isOver() {
+    return share > BURNED_IN_THE_END * 0.9995 && zone >= 0.999 * share * massAtSpark;
+  }
+
+  /** Burned mass in the cylinder, with so much gas in it, kg. */
+  double burnedMass(double mass) {
+    zone = Math.min(share * massAtSpark, 0.9995 * mass);
+    return zone + (mass - zone) * residual;
+  }
+
+  boolean hasTwoZones(double mass) {
+    return lit && zone > SMALLEST_ZONE * mass;
+  }
+
+  /** Follows the one zone there is before the flame has made a second. */
+  void follow(double kelvin) {
+    unburned = kelvin;
+  }
+
+  /** Product of mass, gas constant and temperature of both zones, J, at a pressure. */
+  double expansion(double energy, double mass, double ratio, double unburnedBefore) {
+    double mu = mass - zone;
+    double g = gas.gamma(unburnedBefore, residual);
+    unburned = unburnedBefore * Math.pow(ratio, (g - 1) / g);
+    double eu = gas.energy(unburned, residual);
+    hot = gas.temperature((energy - mu * eu) / zone, 1, hot);
+    return mu * gas.gasConstant(residual) * unburned + zone * gas.hotConstant(hot, 1) * hot;
+  }
+
+  /** Mass mean of both temperatures, K. */
+  double meanTemperature(double mass) {
+    return ((mass - zone) * unburned + zone * hot) / mass;
+  }
+
+  /** Adds a time at a state to the sum that ends in knock. */
+  void feel(double pascal, double kelvin, double dt) {
+    if (share < END_GAS_GONE * BURNED_IN_THE_END && !Knock.isIdle(pascal, kelvin)) {
+      knock += dt * Knock.rate(delayScale, pascal, kelvin);
+    }
+  }
+}

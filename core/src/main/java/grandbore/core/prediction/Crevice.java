@@ -1,0 +1,139 @@
+package grandbore.core.prediction;
+
+import grandbore.core.gas.WorkingGas;
+import grandbore.core.waves.Nozzle;
+
+/**
+ * The space above the top ring and what leaks past the ring's gap: gas at the cylinder's pressure
+ * and the wall's temperature (Heywood 1988, section 8.6). It takes charge in while pressure rises
+ * and gives it back, cooled, while it falls; some goes on through the gap into the crankcase.
+ */
+final class Crevice {
+  private static final double WALL = 430;
+  private static final double GAP_COEFFICIENT = 0.86;
+
+  /** Pressure ratio below which the gap is choked. */
+  private static final double CRITICAL = 0.53;
+
+  private final WorkingGas gas;
+  private final double volume;
+  private final double gapArea;
+  private final double crankcase;
+  private final double choked;
+  private double mass;
+  private double burned;
+  private double lost;
+  private double lostEnergy;
+  private double heat;
+
+  /**
+   * @param volume m³
+   * @param gapArea between the ends of the top ring, m²
+   * @param crankcase pressure under the rings, Pa
+   */
+  Crevice(WorkingGas gas, double volume, double gapArea, double crankcase) {
+    this.gas = gas;
+    this.volume = volume;
+    choked =
+        GAP_COEFFICIENT
+            * gapArea
+            * Nozzle.massFlux(1, WALL, gas.gasConstant(0), gas.gamma(WALL, 0), 0);
+    this.gapArea = gapArea;
+    this.crankcase = crankcase;
+  }
+
+  void copyFrom(Crevice o) {
+    mass = o.mass;
+    burned = o.burned;
+  }
+
+  Crevice twin() {
+    var twin = new Crevice(gas, volume, gapArea, crankcase);
+    twin.copyFrom(this);
+    return twin;
+  }
+
+  void fill(double pascal, double burnedShare) {
+    burned = burnedShare;
+    mass = pascal * volume / (gas.gasConstant(burned) * WALL);
+  }
+
+  /** Mass it holds at a pressure, kg. */
+  double massAt(double pascal) {
+    return pascal * volume / (gas.gasConstant(burned) * WALL);
+  }
+
+  /**
+   * Follows the cylinder to a pressure; returns the mass taken from it, kg, negative where given
+   * back. Its energy is {@link #energyOf}.
+   *
+   * @param share burned share of the gas that goes in
+   */
+  double follow(double pascal, double kelvin, double share, double dt) {
+    double leak = leak(pascal) * dt;
+    double before = mass;
+    double burnedBefore = burned;
+    double taken = massAt(pascal) - mass + leak;
+    if (taken > 0) {
+      burned = (mass * burned + taken * share) / (mass + taken);
+    }
+    mass = massAt(pascal);
+    leak = before + taken - mass;
+    double inEnergy = energyOf(taken, kelvin, share);
+    lost += leak;
+    lostEnergy += leak * gas.enthalpy(WALL, burned);
+    heat +=
+        inEnergy
+            - (mass * gas.energy(WALL, burned) - before * gas.energy(WALL, burnedBefore))
+            - leak * gas.enthalpy(WALL, burned);
+    return taken;
+  }
+
+  /**
+   * Leak through the gap, kg/s: choked above the critical ratio, below it by the ellipse that
+   * stands for the nozzle's curve.
+   */
+  private double leak(double pascal) {
+    double ratio = crankcase / pascal;
+    if (ratio >= 1) {
+      return 0;
+    }
+    double below = Math.max(0, (ratio - CRITICAL) / (1 - CRITICAL));
+    return choked * pascal * Math.sqrt(1 - below * below);
+  }
+
+  /** Energy that goes in with mass taken, J: of the cylinder's gas inward, of its own outward. */
+  double energyOf(double taken, double kelvin, double share) {
+    return taken * (taken > 0 ? gas.enthalpy(kelvin, share) : gas.enthalpy(WALL, burned));
+  }
+
+  double burned() {
+    return burned;
+  }
+
+  double mass() {
+    return mass;
+  }
+
+  double energy() {
+    return mass * gas.energy(WALL, burned);
+  }
+
+  double volume() {
+    return volume;
+  }
+
+  /** Gone to the crankcase since the start, kg. */
+  double lostMass() {
+    return lost;
+  }
+
+  double lostEnergy() {
+    return lostEnergy;
+  }
+
+  /** Heat given to its walls since the start, J. */
+  double heat() {
+    return heat;
+  }
+}

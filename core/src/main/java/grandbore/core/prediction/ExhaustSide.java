@@ -1,0 +1,159 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.waves.Junction;
+import grandbore.core.waves.Pipe;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Everything behind the exhaust ports: a bank's primaries meet in one collector, or in groups whose
+ * secondaries meet in it; behind it an open end, or a pipe with silencer or turbine, joined to the
+ * other bank's by a balance pipe or not.
+ */
+final class ExhaustSide {
+  private final EngineParts parts;
+  private final List<Pipe> pipes = new ArrayList<>();
+  private final List<Collector> collectors = new ArrayList<>();
+  private final List<Junction> junctions = new ArrayList<>();
+  private final List<Outlet> outlets = new ArrayList<>();
+  private final boolean stepped;
+  private final int groups;
+
+  /**
+   * @param banks solved
+   */
+  ExhaustSide(EngineParts parts, int banks, boolean live) {
+    this.parts = parts;
+    var c = parts.combination();
+    var x = c.exhaust();
+    int bank = c.bottomEnd().cylinders() / c.bottomEnd().banks();
+    stepped = x.kind() == Exhaust.Kind.STEPPED;
+    groups = stepped ? groupsOf(bank) : 1;
+    boolean balanced = x.balance() == Exhaust.Balance.PIPE && banks == 2;
+    var balance = balanced ? keep(parts.balancePipe()) : null;
+    for (int b = 0; b < banks; b++) {
+      var collector = keep(parts.collectorPipe(!continues(x)));
+      if (stepped) {
+        var second = parts.merge(x.collectorDiameter().si());
+        second.join(collector, true, -1);
+        for (int g = 0; g < groups; g++) {
+          var pipe = keep(parts.secondaryPipe());
+          collectors.add(
+              new MergeCollector(parts, pipe, x.secondaryDiameter().si(), bank / groups, false));
+          second.join(pipe, false, MergeCollector.MERGE_COSINE);
+        }
+        junctions.add(second);
+      } else if (x.kind() == Exhaust.Kind.HEADERS) {
+        collectors.add(
+            new MergeCollector(parts, collector, x.collectorDiameter().si(), bank, live));
+      } else {
+        collectors.add(new LogCollector(parts, collector, bank, live));
+      }
+      var last = collector;
+      if (continues(x)) {
+        last = keep(parts.tailPipe());
+        var joint = parts.merge(x.collectorDiameter().si());
+        joint.join(collector, false, 1);
+        joint.join(last, true, -1);
+        if (balanced) {
+          joint.join(balance, b == 0, 0);
+        }
+        junctions.add(joint);
+      }
+      outlets.add(new Outlet(parts, last, parts.collectorArea()));
+    }
+  }
+
+  /** Twos that fire furthest apart, threes in a bank of six. */
+  private static int groupsOf(int bank) {
+    return bank % 3 == 0 ? bank / 3 : 2;
+  }
+
+  /** Whether a pipe carries on behind the collector. */
+  static boolean continues(Exhaust x) {
+    return x.outlet() == Exhaust.Outlet.SYSTEM || x.balance() == Exhaust.Balance.PIPE;
+  }
+
+  /** Whether one cylinder and its copies can stand for the bank. */
+  static boolean copyable(Combination c) {
+    return c.exhaust().kind() != Exhaust.Kind.STEPPED
+        && (c.exhaust().balance() == Exhaust.Balance.NONE || c.bottomEnd().banks() == 1);
+  }
+
+  private Pipe keep(Pipe pipe) {
+    pipes.add(pipe);
+    return pipe;
+  }
+
+  /**
+   * Connects a cylinder.
+   *
+   * @param bank solved, from 0
+   * @param place among the bank's cylinders in the firing order, from 0
+   */
+  void join(CylinderUnit unit, int bank, int place) {
+    collectors.get(bank * groups + place % groups).join(unit);
+  }
+
+  List<Pipe> pipes() {
+    return pipes;
+  }
+
+  void couple(double dt, double speed) {
+    for (int i = 0; i < collectors.size(); i++) {
+      collectors.get(i).couple(dt, speed);
+    }
+    for (int i = 0; i < junctions.size(); i++) {
+      junctions.get(i).couple(dt);
+    }
+    for (int i = 0; i < outlets.size(); i++) {
+      outlets.get(i).couple(dt);
+    }
+  }
+
+  double stableStep() {
+    double dt = Double.MAX_VALUE;
+    for (int i = 0; i < collectors.size(); i++) {
+      dt = Math.min(dt, collectors.get(i).stableStep());
+    }
+    for (int i = 0; i < outlets.size(); i++) {
+      dt = Math.min(dt, outlets.get(i).stableStep());
+    }
+    return dt;
+  }
+
+  /** Work of the turbines of all banks since the last call, J. */
+  double takeTurbineWork() {
+    double sum = 0;
+    for (var o : outlets) {
+      sum += o.takeTurbineWork();
+    }
+    return sum * parts.combination().bottomEnd().banks() / outlets.size();
+  }
+
+  void gate(double surplus) {
+    outlets.forEach(o -> o.gate(surplus));
+  }
+
+  double mass() {
+    return collectors.stream().mapToDouble(Collector::mass).sum()
+        + junctions.stream().mapToDouble(Junction::mass).sum()
+        + outlets.stream().mapToDouble(Outlet::mass).sum();
+  }
+
+  double energy() {
+    return collectors.stream().mapToDouble(Collector::energy).sum()
+        + junctions.stream().mapToDouble(Junction::energy).sum()
+        + outlets.stream().mapToDouble(Outlet::energy).sum();
+  }
+
+  double received() {
+    return outlets.stream().mapToDouble(o -> o.outside().received()).sum();
+  }
+
+  double receivedEnergy() {
+    return outlets.stream().mapToDouble(o -> o.outside().receivedEnergy()).sum();
+  }
+}

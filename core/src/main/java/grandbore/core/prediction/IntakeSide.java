@@ -1,0 +1,142 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combination.Intake;
+import grandbore.core.waves.Orifice;
+import grandbore.core.waves.PipeEnd;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Everything from the air to the runners: one plenum, two planes with or without a window between
+ * them, or a throttle a runner.
+ */
+final class IntakeSide {
+  private final EngineParts parts;
+  private final AirSupply supply;
+  private final List<Plenum> plenums = new ArrayList<>();
+  private final List<Orifice> meters = new ArrayList<>();
+  private final List<PipeEnd> separate = new ArrayList<>();
+  private final Orifice window;
+  private double throttle = 1;
+
+  IntakeSide(EngineParts parts, AirSupply supply, boolean live) {
+    this.parts = parts;
+    this.supply = supply;
+    var c = parts.combination();
+    int cylinders = c.bottomEnd().cylinders();
+    int planes =
+        switch (c.intake().manifold()) {
+          case PLENUM -> 1;
+          case DUAL_PLANE -> 2;
+          case INDIVIDUAL -> 0;
+        };
+    double windowArea = planes == 2 ? c.intake().planeWindow().si() : 0;
+    for (int k = 0; k < planes; k++) {
+      var plenum =
+          new Plenum(
+              parts,
+              c.intake().plenumVolume().si() / planes,
+              cylinders / planes,
+              live,
+              parts.meterArea() / planes + windowArea);
+      plenums.add(plenum);
+      if (!supply.feedsPlenum()) {
+        meters.add(
+            new Orifice(
+                parts.gas(), supply.reservoir(), plenum.reservoir(), parts.meterArea() / planes));
+      }
+    }
+    window =
+        windowArea > 0
+            ? new Orifice(
+                parts.gas(),
+                plenums.get(0).reservoir(),
+                plenums.get(1).reservoir(),
+                EngineParts.WINDOW * windowArea)
+            : null;
+  }
+
+  /**
+   * Connects a cylinder.
+   *
+   * @param place in the firing order, from 0
+   */
+  void join(CylinderUnit unit, int place) {
+    if (plenums.isEmpty()) {
+      var mouth = new PipeEnd(parts.gas(), unit.intake(), true, supply.reservoir());
+      separate.add(mouth);
+      mouth.open(separateArea());
+    } else {
+      plenums.get(place % plenums.size()).join(unit);
+    }
+  }
+
+  private double separateArea() {
+    return throttle
+        * Math.min(
+            EngineParts.MOUTH * parts.combination().intake().runnerEntry().si(), parts.meterArea());
+  }
+
+  /** Opens the throttles to a share of their whole area. */
+  void throttle(double share) {
+    throttle = share;
+    for (var m : meters) {
+      m.open(share * parts.meterArea() / plenums.size());
+    }
+    for (var end : separate) {
+      end.open(separateArea());
+    }
+  }
+
+  void couple(double dt, double speed) {
+    for (int i = 0; i < separate.size(); i++) {
+      separate.get(i).couple(dt);
+    }
+    for (int i = 0; i < plenums.size(); i++) {
+      plenums.get(i).couple(dt, speed);
+    }
+    for (int i = 0; i < meters.size(); i++) {
+      meters.get(i).couple(dt);
+    }
+    if (supply.feedsPlenum()) {
+      for (int i = 0; i < plenums.size(); i++) {
+        supply.deliver(plenums.get(i).reservoir(), dt, speed, plenums.size());
+      }
+    }
+    if (window != null) {
+      window.couple(dt);
+    }
+    for (int i = 0; i < plenums.size(); i++) {
+      plenums.get(i).settle(dt);
+    }
+  }
+
+  double stableStep() {
+    double dt = Double.MAX_VALUE;
+    for (int i = 0; i < plenums.size(); i++) {
+      dt = Math.min(dt, plenums.get(i).stableStep());
+    }
+    return dt;
+  }
+
+  /** Mean pressure in the manifold since the last call, Pa. */
+  double takeMeanPressure() {
+    double sum = 0;
+    for (var p : plenums) {
+      sum += p.takeMeanPressure();
+    }
+    return plenums.isEmpty() ? supply.reservoir().pressure() : sum / plenums.size();
+  }
+
+  double mass() {
+    return plenums.stream().mapToDouble(Plenum::mass).sum();
+  }
+
+  double energy() {
+    return plenums.stream().mapToDouble(Plenum::energy).sum();
+  }
+
+  static boolean copyable(Intake intake) {
+    return intake.manifold() != Intake.Manifold.DUAL_PLANE;
+  }
+}

@@ -1,0 +1,162 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combustion.Knock;
+import grandbore.core.friction.Friction;
+import grandbore.core.gas.Air;
+import grandbore.core.valvetrain.ValveMotion.Motion;
+import java.util.ArrayList;
+import java.util.Set;
+
+/** Sums a settled network up to one point of the curve. */
+final class PointSummary {
+  private final EngineParts parts;
+  private final EngineNetwork network;
+  private final Friction friction;
+  private final Set<Relief> relief;
+  private final double plenum;
+
+  PointSummary(
+      EngineParts parts,
+      EngineNetwork network,
+      Friction friction,
+      Set<Relief> relief,
+      double plenum) {
+    this.parts = parts;
+    this.network = network;
+    this.friction = friction;
+    this.relief = relief;
+    this.plenum = plenum;
+  }
+
+  CurvePoint point(
+      double rpm,
+      SparkSearch spark,
+      Motion in,
+      Motion out,
+      int cycles,
+      long cellSteps,
+      double change,
+      boolean converged,
+      String note) {
+    var c = parts.combination();
+    double speed = rpm * Math.PI / 30;
+    double swept = c.bottomEnd().sweptVolume();
+    int n = network.units().size();
+    double research = c.mixture().fuel().researchOctane();
+    double octane = c.mixture().fuel().antiKnockIndex();
+    var cylinders = new ArrayList<CylinderPoint>();
+    double gross = 0;
+    double pump = 0;
+    double fresh = 0;
+    double trapped = 0;
+    double residual = 0;
+    double heat = 0;
+    double half = 0;
+    double exhaust = 0;
+    double blown = 0;
+    double mach = 0;
+    var worst = network.units().getFirst();
+    var hardest = worst;
+    for (var u : network.units()) {
+      var t = u.cylinder().lastCycle();
+      gross += t.grossWork / n;
+      pump += t.pumpWork / n;
+      fresh += u.inducted() / n;
+      trapped += t.trapped / n;
+      residual += t.residual / n;
+      heat += t.heat / n;
+      blown += u.lastBlowBy() / n;
+      exhaust += u.exhaustTemperature() / n;
+      half += t.halfBurned / n;
+      mach = Math.max(mach, u.portMach());
+      worst = t.knock > worst.cylinder().lastCycle().knock ? u : worst;
+      hardest = t.peakPressure > hardest.cylinder().lastCycle().peakPressure ? u : hardest;
+      cylinders.add(
+          new CylinderPoint(
+              u.number(),
+              t.trapped,
+              u.inducted(),
+              t.residual,
+              t.netWork() / swept,
+              t.peakPressure,
+              u.exhaustTemperature(),
+              octane - research + Knock.octaneWanted(research, t.knock)));
+    }
+    double outside = c.weather().pressure().si();
+    var peak = hardest.cylinder().lastCycle();
+    double fmep =
+        relief.contains(Relief.FRICTION)
+            ? 0
+            : friction.at(rpm, plenum / outside, peak.peakPressure).total();
+    double displacement = c.bottomEnd().displacement();
+    double perTurn = displacement / (4 * Math.PI);
+    double drive = network.supply().drivePower() / (speed * perTurn);
+    double torque = ((gross + pump) / swept - fmep - drive) * perTurn;
+    double power = torque * speed;
+    double charge = fresh * c.bottomEnd().cylinders() * speed / (4 * Math.PI);
+    double air = charge * parts.gas().airMassFraction();
+    double density = Air.density(outside, c.weather().temperature().si());
+    double fuel = charge * parts.gas().fuelMassFraction();
+    double fuelHeat =
+        fresh * parts.gas().fuelMassFraction() * c.mixture().fuel().lowerHeatingValue();
+    double wanted =
+        octane - research + Knock.octaneWanted(research, worst.cylinder().lastCycle().knock);
+    double advance =
+        converged && worst.cylinder().canTry()
+            ? spark.margin(worst.cylinder(), speed, 2 * c.bottomEnd().stroke().si() * rpm / 60)
+            : Double.NaN;
+    return new CurvePoint(
+        rpm,
+        torque,
+        power,
+        air / (density * speed * perTurn),
+        gross / swept,
+        -pump / swept,
+        fmep,
+        drive,
+        fuel / power,
+        air,
+        trapped,
+        residual,
+        heat / fuelHeat,
+        peak.peakPressure,
+        peak.peakAngle,
+        spark.spark(),
+        half,
+        exhaust,
+        plenum,
+        blown / trapped,
+        new Margins(wanted, octane - wanted, advance),
+        efforts(rpm, in, out, hardest, mach),
+        cylinders,
+        cycles,
+        cellSteps,
+        change,
+        converged,
+        note);
+  }
+
+  private Efforts efforts(double rpm, Motion in, Motion out, CylinderUnit hardest, double mach) {
+    double speed = rpm * Math.PI / 30;
+    var crank = parts.crank();
+    double fastest = 0;
+    double hurried = 0;
+    for (int degree = 0; degree < 360; degree++) {
+      double a = Math.toRadians(degree);
+      fastest = Math.max(fastest, Math.abs(crank.slope(a)));
+      hurried = Math.max(hurried, Math.abs(crank.curvature(a)));
+    }
+    var loads = hardest.loads();
+    return new Efforts(
+        4 * crank.throwRadius() * rpm / 60,
+        fastest * speed,
+        hurried * speed * speed,
+        loads.tension(),
+        loads.compression(),
+        loads.side(),
+        mach,
+        in.separation(),
+        out.separation(),
+        in.follows() && out.follows());
+  }
+}

@@ -1,0 +1,27 @@
+package grandbore.core.prediction;
+
+import java.util.Set;
+
+/** A loss taken away, so that its share of the power can be computed and not asserted. */
+public enum Relief {
+  METER("Carburettor or throttle"),
+  RUNNER("Runner and port friction, bends"),
+  INTAKE_PORT("Intake port and valve"),
+  EXHAUST_PORT("Exhaust port and valve"),
+  EXHAUST_PIPES("Exhaust friction, bends, silencers"),
+  HEAT("Heat to the cylinder's walls"),
+  FRICTION("Friction, windage, accessories"),
+  KNOCK("Spark held back");
+
+  static final Set<Relief> NONE = Set.of();
+
+  private final String label;
+
+  Relief(String label) {
+    this.label = label;
+  }
+
+  public String label() {
+    return label;
+  }
+}

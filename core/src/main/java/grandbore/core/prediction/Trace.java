@@ -1,0 +1,76 @@
+package grandbore.core.prediction;
+
+import java.util.Map;
+
+/** One cycle of one cylinder written down, SI, angles in crank rad after the firing top centre. */
+public final class Trace {
+  private final CurvePoint point;
+  private final double[] angles;
+  private final Map<Kind, double[]> series;
+  private final double[][] intakeWave;
+  private final double[][] exhaustWave;
+
+  Trace(
+      CurvePoint point,
+      double[] angles,
+      Map<Kind, double[]> series,
+      double[][] intakeWave,
+      double[][] exhaustWave) {
+    this.point = point;
+    this.angles = angles;
+    this.series = series;
+    this.intakeWave = intakeWave;
+    this.exhaustWave = exhaustWave;
+  }
+
+  /** What is written down. */
+  public enum Kind {
+    CYLINDER_PRESSURE("cylinder_pressure", "Pa"),
+    CYLINDER_TEMPERATURE("cylinder_temperature", "K"),
+    CYLINDER_VOLUME("cylinder_volume", "m3"),
+    INTAKE_LIFT("intake_lift", "m"),
+    EXHAUST_LIFT("exhaust_lift", "m"),
+    INTAKE_FLOW("intake_flow", "kg/s"),
+    EXHAUST_FLOW("exhaust_flow", "kg/s"),
+    INTAKE_PRESSURE("intake_valve_pressure", "Pa"),
+    EXHAUST_PRESSURE("exhaust_valve_pressure", "Pa");
+
+    private final String name;
+    private final String unit;
+
+    Kind(String name, String unit) {
+      this.name = name;
+      this.unit = unit;
+    }
+
+    /** Name of the column. */
+    public String column() {
+      return name + "_" + unit.replace('/', '_');
+    }
+  }
+
+  /** What the cycle sums up to. */
+  public CurvePoint point() {
+    return point;
+  }
+
+  /** Rising. */
+  public double[] angles() {
+    return angles;
+  }
+
+  /** The values of one kind, one an angle. */
+  public double[] of(Kind kind) {
+    return series.get(kind);
+  }
+
+  /** Pressure along runner and port: a row an angle, from the plenum to the valve. */
+  public double[][] intakeWave() {
+    return intakeWave;
+  }
+
+  /** Pressure along port and primary: a row an angle, from the valve to the merge. */
+  public double[][] exhaustWave() {
+    return exhaustWave;
+  }
+}

@@ -1,0 +1,386 @@
+package grandbore.core.waves;
+
+import grandbore.core.gas.WorkingGas;
+import java.util.List;
+
+/**
+ * The gas of many pipes in flat arrays, one a field, so that a step runs through all cells at once.
+ * A pipe of n cells takes n + 1 places: cell i lies between the faces i and i + 1, and the last
+ * place holds only the last face.
+ *
+ * <p>Conservative finite volumes of second order: MUSCL-Hancock with the HLLC flux (E. F. Toro,
+ * <i>Riemann Solvers and Numerical Methods for Fluid Dynamics</i>, chapters 10, 13 and 14). The
+ * pressure on the side walls enters each cell as p (A right − A left), so gas at rest in a taper
+ * stays at rest to the last bit.
+ */
+final class GasField {
+  /** Courant number of the time step. */
+  static final double COURANT = 0.9;
+
+  /** Faces keep at least this share of their cell's density and pressure. */
+  private static final double FLOOR = 0.05;
+
+  /** Slopes over an end cell beyond this share of its own value are dropped. */
+  private static final double STEEP = 0.9;
+
+  private static final double TRACE = 1e-10;
+  private static final int WALL_REFRESH = 16;
+
+  private final WorkingGas gas;
+  private final int places;
+  private final int[] starts;
+  private final int[] ends;
+
+  final double[] area;
+  final double[] areaStep;
+  final double[] taper;
+  final double[] volume;
+  final double[] perVolume;
+  final double[] perLength;
+  final PipeWalls walls;
+
+  // Conserved, a cubic metre: mass, momentum, energy, burned mass.
+  final double[] density;
+  final double[] momentum;
+  final double[] energy;
+  final double[] burnedMass;
+
+  // Primitive.
+  final double[] velocity;
+  final double[] pressure;
+  final double[] temperature;
+  final double[] burned;
+  final double[] gamma;
+  final double[] sound;
+
+  // Energy near a cell's state is p / ρ times the first, plus the second, plus the third for each
+  // step of the burned share away from the cell's.
+  private final double[] heatShare;
+  private final double[] heatDatum;
+  private final double[] heatOfBurning;
+
+  // Face states at the half step: left and right side of each cell.
+  final double[] densityL;
+  final double[] velocityL;
+  final double[] pressureL;
+  final double[] burnedL;
+  final double[] densityR;
+  final double[] velocityR;
+  final double[] pressureR;
+  final double[] burnedR;
+  private final double[] halfPressure;
+
+  // Fluxes through each face, times its area, in the direction of the pipe.
+  final double[] massFlow;
+  final double[] momentumFlow;
+  final double[] energyFlow;
+  final double[] burnedFlow;
+
+  private double fastest;
+  private int untilRefresh;
+
+  /**
+   * @param cells of each pipe
+   */
+  GasField(WorkingGas gas, List<Integer> cells) {
+    this.gas = gas;
+    starts = new int[cells.size()];
+    ends = new int[cells.size()];
+    int n = 0;
+    for (int k = 0; k < starts.length; k++) {
+      starts[k] = n;
+      ends[k] = n + cells.get(k);
+      n = ends[k] + 1;
+    }
+    places = n;
+    area = new double[n];
+    areaStep = new double[n];
+    taper = new double[n];
+    volume = new double[n];
+    perVolume = new double[n];
+    perLength = new double[n];
+    walls = new PipeWalls(gas, n);
+    density = new double[n];
+    momentum = new double[n];
+    energy = new double[n];
+    burnedMass = new double[n];
+    velocity = new double[n];
+    pressure = new double[n];
+    temperature = new double[n];
+    burned = new double[n];
+    gamma = new double[n];
+    sound = new double[n];
+    heatShare = new double[n];
+    heatDatum = new double[n];
+    heatOfBurning = new double[n];
+    densityL = new double[n];
+    velocityL = new double[n];
+    pressureL = new double[n];
+    burnedL = new double[n];
+    densityR = new double[n];
+    velocityR = new double[n];
+    pressureR = new double[n];
+    burnedR = new double[n];
+    halfPressure = new double[n];
+    massFlow = new double[n];
+    momentumFlow = new double[n];
+    energyFlow = new double[n];
+    burnedFlow = new double[n];
+    // Places that hold only a face keep still air, so that loops may run through them.
+    for (int k = 0; k < ends.length; k++) {
+      set(ends[k], 1e5, 300, 0, 0);
+    }
+  }
+
+  int start(int pipe) {
+    return starts[pipe];
+  }
+
+  /** Sets one place, in SI. */
+  void set(int i, double pascal, double kelvin, double metrePerSecond, double burnedShare) {
+    density[i] = pascal / (gas.gasConstant(burnedShare) * kelvin);
+    momentum[i] = density[i] * metrePerSecond;
+    energy[i] =
+        density[i] * (gas.energy(kelvin, burnedShare) + 0.5 * metrePerSecond * metrePerSecond);
+    burnedMass[i] = density[i] * burnedShare;
+    temperature[i] = kelvin;
+    recover(i);
+    fastest = Math.max(fastest, (Math.abs(velocity[i]) + sound[i]) * perLength[i]);
+  }
+
+  /** Takes over what another field holds from a place on. */
+  void copy(GasField from, int at, int to, int cells) {
+    for (int i = 0; i < cells; i++) {
+      density[to + i] = from.density[at + i];
+      momentum[to + i] = from.momentum[at + i];
+      energy[to + i] = from.energy[at + i];
+      burnedMass[to + i] = from.burnedMass[at + i];
+      temperature[to + i] = from.temperature[at + i];
+      recover(to + i);
+    }
+    for (int i = 0; i <= cells; i++) {
+      area[to + i] = from.area[at + i];
+      areaStep[to + i] = from.areaStep[at + i];
+      taper[to + i] = from.taper[at + i];
+      volume[to + i] = from.volume[at + i];
+      perVolume[to + i] = from.perVolume[at + i];
+      perLength[to + i] = from.perLength[at + i];
+    }
+    for (int i = 0; i < cells; i++) {
+      fastest = Math.max(fastest, (Math.abs(velocity[to + i]) + sound[to + i]) * perLength[to + i]);
+    }
+    walls.copy(from.walls, at, to, cells);
+  }
+
+  private void recover(int i) {
+    double rho = density[i];
+    double specific = 1 / rho;
+    double u = momentum[i] * specific;
+    double y = burnedMass[i] * specific;
+    if (y < TRACE) {
+      // Below this it is dust, and numbers that fade out slow the processor down.
+      y = 0;
+      burnedMass[i] = 0;
+    }
+    y = y > 1 ? 1 : y;
+    double e = energy[i] * specific - 0.5 * u * u;
+    double t = gas.temperature(e, y, temperature[i]);
+    double r = gas.gasConstant(y);
+    double share = gas.cv(t, y) / r;
+    double square = r * t;
+    velocity[i] = u;
+    burned[i] = y;
+    temperature[i] = t;
+    pressure[i] = rho * square;
+    double g = 1 + 1 / share;
+    gamma[i] = g;
+    sound[i] = Math.sqrt(g * square);
+    heatShare[i] = share;
+    heatDatum[i] = e - share * square;
+    heatOfBurning[i] = gas.energyOfBurning(t);
+  }
+
+  /** The longest stable time step now, s. */
+  double stableStep() {
+    return COURANT / fastest;
+  }
+
+  /** First half of a step: slopes, half-time face states, and the fluxes inside the pipes. */
+  void predict(double dt) {
+    if (untilRefresh-- == 0) {
+      walls.refresh(this, places);
+      untilRefresh = WALL_REFRESH;
+    }
+    double half = 0.5 * dt;
+    for (int k = 0; k < starts.length; k++) {
+      sweep(starts[k], ends[k], half);
+      fluxes(starts[k], ends[k]);
+    }
+  }
+
+  /** Slopes and half-time states of one pipe, cell after cell. */
+  private void sweep(int start, int end, double half) {
+    double rho = density[start];
+    double u = velocity[start];
+    double p = pressure[start];
+    double y = burned[start];
+    // Differences over the face on the left of a cell; at an end those of the next face.
+    double stepRho = density[start + 1] - rho;
+    double stepU = velocity[start + 1] - u;
+    double stepP = pressure[start + 1] - p;
+    double stepY = burned[start + 1] - y;
+    boolean steep = isSteep(stepRho, rho, stepP, p);
+    for (int i = start; i < end; i++) {
+      boolean last = i == end - 1;
+      double rhoNext = last ? rho : density[i + 1];
+      double uNext = last ? u : velocity[i + 1];
+      double pNext = last ? p : pressure[i + 1];
+      double yNext = last ? y : burned[i + 1];
+      double dRho;
+      double du;
+      double dp;
+      double dy;
+      if (last || i == start) {
+        steep = isSteep(stepRho, rho, stepP, p);
+        dRho = steep ? 0 : stepRho;
+        du = steep ? 0 : stepU;
+        dp = steep ? 0 : stepP;
+        dy = steep ? 0 : stepY;
+      } else {
+        dRho = limited(stepRho, rhoNext - rho);
+        du = limited(stepU, uNext - u);
+        dp = limited(stepP, pNext - p);
+        dy = limited(stepY, yNext - y);
+      }
+      double k = half * perLength[i];
+      double spread = du + u * taper[i];
+      double rhoHalf = rho - k * (u * dRho + rho * spread);
+      double uHalf = u - k * (u * du + dp / rho);
+      double pHalf = p - k * (u * dp + gamma[i] * p * spread);
+      double yHalf = y - k * u * dy;
+      double least = FLOOR * rho;
+      double slack = FLOOR * p;
+      double rhoL = atLeast(least, rhoHalf - 0.5 * dRho);
+      double uL = uHalf - 0.5 * du;
+      double pL = atLeast(slack, pHalf - 0.5 * dp);
+      double yL = yHalf - 0.5 * dy;
+      halfPressure[i] = atLeast(slack, pHalf);
+      densityL[i] = rhoL;
+      velocityL[i] = uL;
+      pressureL[i] = pL;
+      burnedL[i] = yL;
+      densityR[i] = atLeast(least, rhoHalf + 0.5 * dRho);
+      velocityR[i] = uHalf + 0.5 * du;
+      pressureR[i] = atLeast(slack, pHalf + 0.5 * dp);
+      burnedR[i] = yHalf + 0.5 * dy;
+      if (!last) {
+        stepRho = rhoNext - rho;
+        stepU = uNext - u;
+        stepP = pNext - p;
+        stepY = yNext - y;
+        rho = rhoNext;
+        u = uNext;
+        p = pNext;
+        y = yNext;
+      }
+    }
+  }
+
+  private static boolean isSteep(double stepRho, double rho, double stepP, double p) {
+    return Math.abs(stepRho) > STEEP * rho || Math.abs(stepP) > STEEP * p;
+  }
+
+  private static double atLeast(double least, double value) {
+    return value > least ? value : least;
+  }
+
+  /** The central slope, bounded by twice the smaller difference; none at an extreme. */
+  private static double limited(double a, double b) {
+    if (a * b <= 0) {
+      return 0;
+    }
+    double mean = 0.5 * (a + b);
+    double one = Math.abs(a);
+    double other = Math.abs(b);
+    double bound = 2 * (one < other ? one : other);
+    return Math.abs(mean) < bound ? mean : mean > 0 ? bound : -bound;
+  }
+
+  /** HLLC through the inner faces: only the side the contact moves away from is built. */
+  private void fluxes(int start, int end) {
+    for (int f = start + 1; f < end; f++) {
+      int l = f - 1;
+      double rhoL = densityR[l];
+      double uL = velocityR[l];
+      double pL = pressureR[l];
+      double rhoR = densityL[f];
+      double uR = velocityL[f];
+      double pR = pressureL[f];
+      double backL = uL - sound[l];
+      double backR = uR - sound[f];
+      double foreL = uL + sound[l];
+      double foreR = uR + sound[f];
+      double sL = backL < backR ? backL : backR;
+      double sR = foreL > foreR ? foreL : foreR;
+      double mL = rhoL * (sL - uL);
+      double mR = rhoR * (sR - uR);
+      double star = (pR - pL + mL * uL - mR * uR) / (mL - mR);
+      boolean out = star >= 0;
+      int c = out ? l : f;
+      double rho = out ? rhoL : rhoR;
+      double u = out ? uL : uR;
+      double p = out ? pL : pR;
+      double y = out ? burnedR[l] : burnedL[f];
+      double s = out ? sL : sR;
+      double m = out ? mL : mR;
+      double square = p / rho;
+      double e =
+          square * heatShare[c] + heatDatum[c] + (y - burned[c]) * heatOfBurning[c] + 0.5 * u * u;
+      double speed = star;
+      double flow;
+      double force;
+      double power;
+      if (out ? s < 0 : s > 0) {
+        double push = star - u;
+        flow = m / (s - star) * star;
+        force = p + m * push;
+        power = flow * (e + push * (star + p / m)) + star * force;
+      } else {
+        speed = u;
+        flow = rho * u;
+        force = p;
+        power = flow * (e + square);
+      }
+      double a = area[f];
+      massFlow[f] = flow * a;
+      momentumFlow[f] = (flow * speed + force) * a;
+      energyFlow[f] = power * a;
+      burnedFlow[f] = flow * y * a;
+    }
+  }
+
+  /** Second half of a step, once the end fluxes stand. */
+  void update(double dt) {
+    double most = 0;
+    for (int k = 0; k < starts.length; k++) {
+      int end = ends[k];
+      for (int i = starts[k]; i < end; i++) {
+        double share = dt * perVolume[i];
+        double rho = density[i] + share * (massFlow[i] - massFlow[i + 1]);
+        double mom =
+            momentum[i]
+                + share * (momentumFlow[i] - momentumFlow[i + 1] + halfPressure[i] * areaStep[i]);
+        density[i] = rho;
+        momentum[i] = mom / (1 + dt * walls.friction[i] * Math.abs(velocity[i]));
+        energy[i] +=
+            share * (energyFlow[i] - energyFlow[i + 1])
+                + walls.give(i, temperature[i], dt, volume[i]);
+        burnedMass[i] += share * (burnedFlow[i] - burnedFlow[i + 1]);
+        recover(i);
+        double rate = (Math.abs(velocity[i]) + sound[i]) * perLength[i];
+        most = rate > most ? rate : most;
+      }
+    }
+    fastest = most;
+  }
+}

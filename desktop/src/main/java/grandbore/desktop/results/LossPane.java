@@ -1,0 +1,80 @@
+package grandbore.desktop.results;
+
+import grandbore.core.prediction.LossAccount;
+import grandbore.core.prediction.Relief;
+import grandbore.desktop.look.Look;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Locale;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/** The loss account: what each loss costs, by speed, from runs without it. */
+final class LossPane extends VBox {
+  private static final int DRAWN = 5;
+
+  private final PlotPane plot;
+  private final GridPane table = new GridPane();
+
+  LossPane(Look look) {
+    super(10);
+    plot = new PlotPane(look, "plot-losses", "Torque each loss costs, taken away alone", "%.1f");
+    table.getStyleClass().add("flow-grid");
+    table.setHgap(24);
+    table.setId("loss-table");
+    getChildren().addAll(plot, table);
+  }
+
+  void show(LossAccount account, double rpm, Shown shown) {
+    var unit = shown.torque();
+    var x = account.base().points().stream().mapToDouble(p -> p.rpm()).toArray();
+    var lines =
+        Arrays.stream(Relief.values())
+            .map(r -> new Line(r.label(), x, torque(account, r, x.length, shown)))
+            .sorted(Comparator.comparingDouble(LossPane::mean).reversed())
+            .toList();
+    plot.show("rpm", unit.symbol(), lines.subList(0, Math.min(DRAWN, lines.size())));
+    int at = 0;
+    for (int i = 1; i < x.length; i++) {
+      at = Math.abs(x[i] - rpm) < Math.abs(x[at] - rpm) ? i : at;
+    }
+    table.getChildren().clear();
+    row(0, "At %,.0f rpm".formatted(x[at]), unit.symbol(), shown.power().symbol());
+    for (int i = 0; i < lines.size(); i++) {
+      double torque = lines.get(i).y()[at];
+      numbers(i + 1, lines.get(i).name(), torque, x[at], shown);
+    }
+    numbers(
+        lines.size() + 1, "All together", unit.fromSi(account.torqueTogether(at)), x[at], shown);
+  }
+
+  private static double mean(Line l) {
+    return Arrays.stream(l.y()).filter(Double::isFinite).average().orElse(0);
+  }
+
+  private static double[] torque(LossAccount account, Relief relief, int n, Shown shown) {
+    var y = new double[n];
+    for (int i = 0; i < n; i++) {
+      y[i] = shown.torque().fromSi(account.torque(relief, i));
+    }
+    return y;
+  }
+
+  private void numbers(int row, String name, double torque, double rpm, Shown shown) {
+    double power = shown.power().fromSi(shown.torque().toSi(torque) * rpm * Math.PI / 30);
+    row(
+        row,
+        name,
+        String.format(Locale.US, "%.1f", torque),
+        String.format(Locale.US, "%.0f", power));
+  }
+
+  private void row(int row, String... cells) {
+    for (int k = 0; k < cells.length; k++) {
+      var label = new Label(cells[k]);
+      label.getStyleClass().add(row == 0 ? "unit" : k == 0 ? "input-label" : "number");
+      table.add(label, k, row);
+    }
+  }
+}

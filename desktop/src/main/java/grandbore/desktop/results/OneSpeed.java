@@ -1,0 +1,187 @@
+package grandbore.desktop.results;
+
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.CylinderPoint;
+import grandbore.core.prediction.Trace;
+import grandbore.core.prediction.Trace.Kind;
+import grandbore.core.units.Measure;
+import grandbore.desktop.look.Look;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+
+/** One engine speed: traces over the crank's angle, and each cylinder's own result. */
+final class OneSpeed extends VBox {
+  private static final double[] PLACES = {0, 0.5, 1};
+
+  private final PlotPane valves;
+  private final PlotPane flows;
+  private final PlotPane loop;
+  private final PlotPane waves;
+  private final GridPane cylinders = new GridPane();
+  private final Label words = new Label();
+
+  OneSpeed(Look look) {
+    super(10);
+    valves = new PlotPane(look, "plot-valves", "Pressures at the valves, overlap shaded", "%.1f");
+    flows = new PlotPane(look, "plot-flows", "Flow through the valves", "%.0f");
+    loop = new PlotPane(look, "plot-loop", "Pressure over volume", "%.1f");
+    waves = new PlotPane(look, "plot-waves", "Waves along runner and port", "%.1f");
+    words.setWrapText(true);
+    words.getStyleClass().add("soft");
+    words.setId("worst-cylinder");
+    cylinders.getStyleClass().add("flow-grid");
+    cylinders.setHgap(16);
+    getChildren().addAll(pair(valves, flows), pair(loop, waves), words, cylinders);
+  }
+
+  static HBox pair(PlotPane a, PlotPane b) {
+    HBox.setHgrow(a, Priority.ALWAYS);
+    HBox.setHgrow(b, Priority.ALWAYS);
+    a.setPrefWidth(300);
+    b.setPrefWidth(300);
+    return new HBox(10, a, b);
+  }
+
+  void show(Trace trace, Shown shown) {
+    var angles = shown.in(Measure.DEGREES, trace.angles());
+    var p = shown.pressure();
+    String crank = "crank °, firing top centre 0";
+    valves.show(
+        crank,
+        p.symbol() + " absolute",
+        List.of(
+            new Line("intake", angles, shown.in(p, trace.of(Kind.INTAKE_PRESSURE))),
+            new Line("exhaust", angles, shown.in(p, trace.of(Kind.EXHAUST_PRESSURE))),
+            new Line(
+                "cylinder",
+                angles,
+                exchangeOnly(angles, shown.in(p, trace.of(Kind.CYLINDER_PRESSURE))))),
+        overlap(trace));
+    flows.show(
+        crank,
+        "g/s, into the pipe's own way",
+        List.of(
+            new Line(
+                "intake", angles, shown.in(Measure.GRAMS_PER_SECOND, trace.of(Kind.INTAKE_FLOW))),
+            new Line(
+                "exhaust",
+                angles,
+                shown.in(Measure.GRAMS_PER_SECOND, trace.of(Kind.EXHAUST_FLOW)))),
+        overlap(trace));
+    var high = shown.high();
+    loop.show(
+        "volume, cc",
+        high.symbol() + " absolute",
+        List.of(
+            new Line(
+                "one cycle",
+                shown.in(shown.volume(), trace.of(Kind.CYLINDER_VOLUME)),
+                shown.in(high, trace.of(Kind.CYLINDER_PRESSURE)))));
+    String[] names = {"at the plenum", "half way", "at the valve"};
+    var lines = new java.util.ArrayList<Line>();
+    for (int k = 0; k < PLACES.length; k++) {
+      lines.add(new Line(names[k], angles, shown.in(p, along(trace.intakeWave(), PLACES[k]))));
+    }
+    waves.show(crank, p.symbol() + " absolute", lines);
+    each(trace.point(), shown);
+  }
+
+  /** Cylinder pressure only while gas is exchanged: the rest is off this scale. */
+  private static double[] exchangeOnly(double[] angles, double[] values) {
+    var out = values.clone();
+    for (int i = 0; i < out.length; i++) {
+      out[i] = angles[i] > 150 && angles[i] < 590 ? out[i] : Double.NaN;
+    }
+    return out;
+  }
+
+  private static double[] along(double[][] wave, double share) {
+    var out = new double[wave.length];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = wave[i][(int) Math.round(share * (wave[i].length - 1))];
+    }
+    return out;
+  }
+
+  /** From where the intake opens to where the exhaust shuts, in degrees. */
+  private static double[] overlap(Trace trace) {
+    double from = Double.NaN;
+    double to = Double.NaN;
+    var in = trace.of(Kind.INTAKE_LIFT);
+    var out = trace.of(Kind.EXHAUST_LIFT);
+    for (int i = 0; i < in.length; i++) {
+      if (in[i] > 0 && out[i] > 0) {
+        from = Double.isNaN(from) ? Math.toDegrees(trace.angles()[i]) : from;
+        to = Math.toDegrees(trace.angles()[i]);
+      }
+    }
+    return Double.isNaN(from) ? new double[0] : new double[] {from, to};
+  }
+
+  private void each(CurvePoint point, Shown shown) {
+    cylinders.getChildren().clear();
+    String[] heads = {
+      "cyl.",
+      "charge, mg",
+      "residual, %",
+      "imep, " + shown.pressure().symbol(),
+      "peak, " + shown.high().symbol(),
+      "exhaust, " + shown.temperature().symbol(),
+      "octane wanted"
+    };
+    for (int k = 0; k < heads.length; k++) {
+      var label = new Label(heads[k]);
+      label.getStyleClass().add("unit");
+      cylinders.add(label, k, 0);
+    }
+    var sorted =
+        point.cylinders().stream().sorted(Comparator.comparingInt(CylinderPoint::number)).toList();
+    for (int i = 0; i < sorted.size(); i++) {
+      var c = sorted.get(i);
+      cell(0, i, "%.0f", c.number());
+      cell(1, i, "%.0f", 1e6 * c.fresh());
+      cell(2, i, "%.1f", 100 * c.residual());
+      cell(3, i, "%.0f", shown.pressure().fromSi(c.imep()));
+      cell(4, i, "%.0f", shown.high().fromSi(c.peakPressure()));
+      cell(5, i, "%.0f", shown.temperature().fromSi(c.exhaustTemperature()));
+      cell(6, i, "%.1f", c.octaneWanted());
+    }
+    words.setText(worst(sorted));
+  }
+
+  private void cell(int column, int row, String pattern, double value) {
+    var label = new Label(String.format(Locale.US, pattern, value));
+    label.getStyleClass().add("number");
+    cylinders.add(label, column, row + 1);
+  }
+
+  /** Which cylinder gets least, which is hottest, which is nearest to knock. */
+  private static String worst(List<CylinderPoint> all) {
+    if (all.size() < 2) {
+      return "";
+    }
+    var least = all.stream().min(Comparator.comparingDouble(CylinderPoint::fresh)).orElseThrow();
+    var most = all.stream().max(Comparator.comparingDouble(CylinderPoint::fresh)).orElseThrow();
+    var hot =
+        all.stream()
+            .max(Comparator.comparingDouble(CylinderPoint::exhaustTemperature))
+            .orElseThrow();
+    var knock =
+        all.stream().max(Comparator.comparingDouble(CylinderPoint::octaneWanted)).orElseThrow();
+    return String.format(
+        Locale.US,
+        "Cylinder %d gets least charge (%.1f %% under cylinder %d), %d has the hottest exhaust, %d"
+            + " is nearest to knock.",
+        least.number(),
+        100 * (1 - least.fresh() / most.fresh()),
+        most.number(),
+        hot.number(),
+        knock.number());
+  }
+}

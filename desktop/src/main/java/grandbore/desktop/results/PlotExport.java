@@ -1,0 +1,62 @@
+package grandbore.desktop.results;
+
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javax.imageio.ImageIO;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.jfree.chart.JFreeChart;
+import org.jfree.svg.SVGGraphics2D;
+
+/** Writes a plot as a drawing, a picture or a table, by the ending of the file. */
+final class PlotExport {
+  private static final int WIDTH = 900;
+  private static final int HEIGHT = 560;
+
+  private PlotExport() {}
+
+  static void write(JFreeChart chart, String abscissa, List<Line> lines, Path file)
+      throws IOException {
+    String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
+    if (name.endsWith(".svg")) {
+      var svg = new SVGGraphics2D(WIDTH, HEIGHT);
+      chart.draw(svg, new java.awt.geom.Rectangle2D.Double(0, 0, WIDTH, HEIGHT));
+      Files.writeString(file, svg.getSVGDocument());
+    } else if (name.endsWith(".png")) {
+      try (OutputStream out = Files.newOutputStream(file)) {
+        ImageIO.write(chart.createBufferedImage(2 * WIDTH, 2 * HEIGHT), "png", out);
+      }
+    } else {
+      Files.writeString(file, table(abscissa, lines));
+    }
+  }
+
+  private static String table(String abscissa, List<Line> lines) throws IOException {
+    var out = new StringBuilder();
+    try (var printer =
+        new CSVPrinter(out, CSVFormat.RFC4180.builder().setRecordSeparator("\n").get())) {
+      var heading = new ArrayList<String>();
+      heading.add(abscissa);
+      lines.forEach(l -> heading.add(l.name()));
+      printer.printRecord(heading);
+      for (int i = 0; !lines.isEmpty() && i < lines.getFirst().x().length; i++) {
+        var row = new ArrayList<String>();
+        row.add(number(lines.getFirst().x()[i]));
+        for (var l : lines) {
+          row.add(number(l.y()[i]));
+        }
+        printer.printRecord(row);
+      }
+    }
+    return out.toString();
+  }
+
+  private static String number(double v) {
+    return Double.isFinite(v) ? String.format(Locale.ROOT, "%.6g", v) : "";
+  }
+}

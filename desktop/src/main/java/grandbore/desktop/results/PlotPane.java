@@ -1,0 +1,252 @@
+package grandbore.desktop.results;
+
+import grandbore.desktop.look.Look;
+import grandbore.desktop.look.Palette;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Font;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import org.jfree.chart.JFreeChart;
+import org.jfree.chart.annotations.XYTextAnnotation;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.fx.ChartViewer;
+import org.jfree.chart.plot.IntervalMarker;
+import org.jfree.chart.plot.ValueMarker;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.Layer;
+import org.jfree.chart.ui.RectangleEdge;
+import org.jfree.chart.ui.RectangleInsets;
+import org.jfree.chart.ui.TextAnchor;
+import org.jfree.data.xy.XYSeries;
+import org.jfree.data.xy.XYSeriesCollection;
+import org.kordamp.ikonli.javafx.FontIcon;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
+
+/**
+ * A plot with its title, a crosshair that reads all lines, zoom by drag and back by double-click,
+ * and export as SVG, PNG or CSV.
+ */
+final class PlotPane extends VBox {
+  private static final float[][] DASHES = {null, {8, 4}, {3, 3}, {10, 3, 2, 3}, {1.5f, 2.5f}};
+  private static final double HEIGHT = 215;
+
+  private final Look look;
+  private final String digits;
+  private final XYPlot plot = new XYPlot();
+  private final NumberAxis abscissa = new NumberAxis();
+  private final NumberAxis ordinate = new NumberAxis();
+  private final JFreeChart chart;
+  private final ValueMarker crosshair = new ValueMarker(0);
+  private final Label reading = new Label();
+  private List<Line> lines = List.of();
+  private double[] shaded = {};
+
+  /**
+   * @param digits how the reading shows a value, such as {@code %.1f}
+   */
+  PlotPane(Look look, String id, String title, String digits) {
+    this.look = look;
+    this.digits = digits;
+    setId(id);
+    getStyleClass().add("plot");
+    var name = new Label(title);
+    name.getStyleClass().add("input-label");
+    name.setMinWidth(Region.USE_PREF_SIZE);
+    var space = new Region();
+    HBox.setHgrow(space, Priority.ALWAYS);
+    var save = new Button();
+    var icon = new FontIcon(MaterialDesignD.DOWNLOAD);
+    icon.setIconSize(16);
+    save.setGraphic(icon);
+    save.getStyleClass().add("flat");
+    save.setId(id + "-export");
+    save.setAccessibleText("Export " + title);
+    save.setTooltip(new Tooltip("SVG, PNG or CSV"));
+    save.setOnAction(e -> ask(title));
+    var head = new HBox(8, name, space, save);
+    head.setAlignment(Pos.CENTER_LEFT);
+    reading.getStyleClass().add("unit");
+    reading.setId(id + "-reading");
+    reading.setWrapText(true);
+    reading.setMinHeight(30);
+    plot.setDomainAxis(abscissa);
+    plot.setRangeAxis(ordinate);
+    plot.setRenderer(new XYLineAndShapeRenderer(true, false));
+    plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
+    plot.addDomainMarker(crosshair);
+    chart = new JFreeChart(null, null, plot, false);
+    chart.setPadding(new RectangleInsets(2, 2, 2, 8));
+    var viewer = new ChartViewer(chart, false);
+    viewer.getCanvas().setTooltipEnabled(false);
+    viewer.setPrefHeight(HEIGHT);
+    viewer.setMinHeight(HEIGHT);
+    viewer
+        .getCanvas()
+        .setOnMouseMoved(
+            e -> {
+              var area = viewer.getCanvas().getRenderingInfo().getPlotInfo().getDataArea();
+              if (area.contains(e.getX(), e.getY())) {
+                point(abscissa.java2DToValue(e.getX(), area, RectangleEdge.BOTTOM));
+              }
+            });
+    viewer.addEventHandler(
+        MouseEvent.MOUSE_CLICKED,
+        e -> {
+          if (e.getButton() == MouseButton.PRIMARY && e.getClickCount() == 2) {
+            abscissa.setAutoRange(true);
+            ordinate.setAutoRange(true);
+          }
+        });
+    getChildren().addAll(head, viewer, reading);
+    look.themeProperty().subscribe(t -> dress());
+  }
+
+  /** Draws lines; the abscissa's spans given in pairs are shaded. */
+  void show(String x, String y, List<Line> drawn, double... spans) {
+    lines = List.copyOf(drawn);
+    shaded = spans.clone();
+    var data = new XYSeriesCollection();
+    for (var l : lines) {
+      var series = new XYSeries(l.name(), false, true);
+      for (int i = 0; i < l.x().length; i++) {
+        series.add(l.x()[i], Double.isFinite(l.y()[i]) ? (Number) l.y()[i] : null, false);
+      }
+      data.addSeries(series);
+    }
+    chart.setNotify(false);
+    abscissa.setAutoRangeIncludesZero(false);
+    ordinate.setAutoRangeIncludesZero(false);
+    abscissa.setLowerMargin(0);
+    abscissa.setUpperMargin(0.02);
+    abscissa.setLabel(x);
+    ordinate.setLabel(y);
+    plot.setDataset(data);
+    dress();
+    chart.setNotify(true);
+    reading.setText(legend());
+  }
+
+  private String legend() {
+    return lines.stream().map(Line::name).collect(Collectors.joining("   ·   "));
+  }
+
+  /** Puts the crosshair at an abscissa and reads all lines there. */
+  void point(double at) {
+    crosshair.setValue(at);
+    reading.setText(
+        String.format(Locale.US, "%s %.0f:  ", abscissa.getLabel(), at)
+            + lines.stream()
+                .map(l -> l.name() + " " + String.format(Locale.US, digits, l.near(at)))
+                .collect(Collectors.joining("   ")));
+  }
+
+  private void dress() {
+    var p = look.palette();
+    chart.setBackgroundPaint(Palette.awt(p.panel()));
+    plot.setBackgroundPaint(Palette.awt(p.panel()));
+    plot.setOutlinePaint(Palette.awt(p.line()));
+    plot.setDomainGridlinePaint(Palette.awt(p.line()));
+    plot.setRangeGridlinePaint(Palette.awt(p.line()));
+    plot.setDomainGridlineStroke(new BasicStroke(0.6f));
+    plot.setRangeGridlineStroke(new BasicStroke(0.6f));
+    crosshair.setPaint(Palette.awt(p.soft()));
+    Color[] colors = {
+      Palette.awt(p.dye()),
+      Palette.awt(p.power()),
+      Palette.awt(p.ink()),
+      Palette.awt(p.straw()),
+      Palette.awt(p.soft())
+    };
+    for (var axis : List.of(abscissa, ordinate)) {
+      axis.setLabelFont(new Font("B612", Font.PLAIN, 11));
+      axis.setTickLabelFont(new Font("Hack", Font.PLAIN, 10));
+      axis.setLabelPaint(Palette.awt(p.soft()));
+      axis.setTickLabelPaint(Palette.awt(p.soft()));
+      axis.setAxisLineVisible(false);
+      axis.setTickMarksVisible(false);
+    }
+    plot.clearDomainMarkers();
+    plot.addDomainMarker(crosshair);
+    for (int i = 0; i + 1 < shaded.length; i += 2) {
+      var span = new IntervalMarker(shaded[i], shaded[i + 1]);
+      span.setPaint(Palette.awt(p.gas()));
+      plot.addDomainMarker(span, Layer.BACKGROUND);
+    }
+    var renderer = plot.getRenderer();
+    plot.clearAnnotations();
+    for (int k = 0; k < lines.size(); k++) {
+      var color = colors[k % colors.length];
+      var dash = DASHES[k % DASHES.length];
+      renderer.setSeriesPaint(k, color);
+      renderer.setSeriesStroke(
+          k,
+          dash == null
+              ? new BasicStroke(1.8f)
+              : new BasicStroke(1.8f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, dash, 0));
+      name(lines.get(k), color);
+    }
+  }
+
+  /** Says a line's name at its own highest place, where lines differ most. */
+  private void name(Line line, Color color) {
+    int at = -1;
+    for (int i = 0; i < line.y().length; i++) {
+      if (Double.isFinite(line.y()[i]) && (at < 0 || line.y()[i] > line.y()[at])) {
+        at = i;
+      }
+    }
+    if (at < 0 || line.x().length < 2) {
+      return;
+    }
+    double from = line.x()[0];
+    double to = line.x()[line.x().length - 1];
+    var a = new XYTextAnnotation(line.name(), line.x()[at], line.y()[at]);
+    a.setFont(new Font("B612", Font.PLAIN, 10));
+    a.setPaint(color);
+    boolean right = Math.abs(line.x()[at] - from) > 0.6 * Math.abs(to - from);
+    a.setTextAnchor(right ? TextAnchor.TOP_RIGHT : TextAnchor.TOP_LEFT);
+    plot.addAnnotation(a);
+  }
+
+  private void ask(String title) {
+    var chooser = new FileChooser();
+    chooser.setTitle("Export " + title);
+    chooser.setInitialFileName(title.replaceAll("\\W+", "-").toLowerCase(Locale.ROOT) + ".svg");
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new FileChooser.ExtensionFilter("Drawing", "*.svg"),
+            new FileChooser.ExtensionFilter("Picture", "*.png"),
+            new FileChooser.ExtensionFilter("Table", "*.csv"));
+    var file = chooser.showSaveDialog(getScene().getWindow());
+    if (file != null) {
+      save(file.toPath());
+    }
+  }
+
+  /** Writes the plot as the file's ending asks. */
+  void save(Path file) {
+    try {
+      PlotExport.write(chart, abscissa.getLabel(), lines, file);
+      reading.setText("Written: " + file);
+    } catch (IOException e) {
+      reading.setText("✕ " + file + " can't be written: " + e.getMessage());
+    }
+  }
+}

@@ -1,0 +1,79 @@
+package grandbore.desktop.results;
+
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.LossAccount;
+import grandbore.core.prediction.Predictor;
+import grandbore.core.prediction.Relief;
+import grandbore.core.prediction.SlowRunning;
+import grandbore.core.prediction.Trace;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.application.Platform;
+
+/** Runs what the results page asks for, one thing at a time; a newer wish ends the older. */
+final class ResultService {
+  /** What a slow engine does. */
+  record Slow(List<Double> compression, Optional<SlowRunning.Idle> idle) {}
+
+  private final ExecutorService runner =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("results").factory());
+  private final Predictor predictor = new Predictor();
+  private final AtomicLong newest = new AtomicLong();
+
+  void trace(BuiltEngine engine, double rpm, Consumer<Trace> then) {
+    run(stop -> predictor.trace(engine, rpm, stop), then);
+  }
+
+  void losses(
+      BuiltEngine engine,
+      List<Double> speeds,
+      Consumer<Relief> progress,
+      Consumer<LossAccount> then) {
+    run(
+        stop ->
+            predictor.losses(
+                engine, speeds, r -> Platform.runLater(() -> progress.accept(r)), stop),
+        then);
+  }
+
+  void slow(BuiltEngine engine, double idleSpeed, Consumer<Slow> then) {
+    run(
+        stop -> {
+          var slow = new SlowRunning(engine);
+          return new Slow(slow.compressionTest(), slow.idle(idleSpeed));
+        },
+        then);
+  }
+
+  void cancel() {
+    newest.incrementAndGet();
+  }
+
+  private <T> void run(Function<BooleanSupplier, T> work, Consumer<T> then) {
+    long run = newest.incrementAndGet();
+    runner.execute(
+        () -> {
+          if (newest.get() != run) {
+            return;
+          }
+          try {
+            var result = work.apply(() -> newest.get() != run);
+            Platform.runLater(
+                () -> {
+                  if (newest.get() == run) {
+                    then.accept(result);
+                  }
+                });
+          } catch (CancellationException e) {
+            // A newer wish took this one's place.
+          }
+        });
+  }
+}

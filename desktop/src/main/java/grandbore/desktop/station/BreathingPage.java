@@ -1,0 +1,141 @@
+package grandbore.desktop.station;
+
+import grandbore.core.combination.Boost;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.Nitrous;
+import grandbore.desktop.controls.CountField;
+import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.drawing.PathDrawing;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** From the air to the tail: manifold, boost, nitrous, exhaust. */
+final class BreathingPage extends VBox {
+  BreathingPage(Session session, Look look) {
+    super(10);
+    getStyleClass().add("page");
+    var boostCaution =
+        Pages.caution(
+            "Boost and nitrous raise pressures and heat beyond what parts were made for, and a"
+                + " nitrous bottle is a pressure vessel: follow the makers' sheets and the law.");
+    session
+        .buildProperty()
+        .subscribe(
+            b -> {
+              boolean shown = pressed(b.combination()) || dosed(b.combination());
+              boostCaution.setVisible(shown);
+              boostCaution.setManaged(shown);
+            });
+    var intake =
+        new InputGrid(session)
+            .put(
+                "Manifold",
+                Pages.choice(session, "Manifold", "intake.manifold", Intake.Manifold.class))
+            .put(
+                "Fuel goes in",
+                Pages.choice(session, "Fuel goes in", "intake.fuelling", Intake.Fuelling.class))
+            .put(
+                "Warmed by",
+                Pages.choice(session, "Warmed by", "intake.heating", Intake.Heating.class))
+            .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
+            .put(
+                "Carburettors or throttles",
+                new CountField(session, "Carburettors or throttles", "intake.meters", 12))
+            .always()
+            .with("intake.meterFlow", "intake.ratingDepression")
+            .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
+            .with("intake.plenumVolume")
+            .when(c -> c.intake().manifold() == Intake.Manifold.DUAL_PLANE)
+            .with("intake.planeWindow")
+            .always()
+            .with(
+                "intake.runnerLength",
+                "intake.runnerEntry",
+                "intake.runnerExit",
+                "intake.runnerTurn");
+    var boost =
+        new InputGrid(session)
+            .put("Boost by", Pages.choice(session, "Boost by", "boost.kind", Boost.Kind.class))
+            .when(BreathingPage::pressed)
+            .with(
+                "boost.pressure",
+                "boost.efficiency",
+                "boost.cooling",
+                "boost.coolerLoss",
+                "boost.driveEfficiency")
+            .when(c -> c.boost().kind() == Boost.Kind.CENTRIFUGAL)
+            .with("boost.ratedSpeed")
+            .when(c -> c.boost().kind() == Boost.Kind.POSITIVE_DISPLACEMENT)
+            .with("boost.sweptPerTurn", "boost.filling")
+            .when(c -> c.boost().kind() == Boost.Kind.TURBOCHARGER)
+            .with("boost.turbineArea", "boost.turbineEfficiency")
+            .always()
+            .put(
+                "Nitrous oxide",
+                Pages.choice(session, "Nitrous oxide", "nitrous.kind", Nitrous.Kind.class))
+            .when(BreathingPage::dosed)
+            .with("nitrous.flow", "nitrous.from");
+    var exhaust =
+        new InputGrid(session)
+            .put("Exhaust", Pages.choice(session, "Exhaust", "exhaust.kind", Exhaust.Kind.class))
+            .put(
+                "Behind it",
+                Pages.choice(session, "Behind it", "exhaust.outlet", Exhaust.Outlet.class))
+            .with("exhaust.primaryLength", "exhaust.primaryDiameter")
+            .when(c -> c.exhaust().kind() == Exhaust.Kind.STEPPED)
+            .with("exhaust.secondaryLength", "exhaust.secondaryDiameter")
+            .always()
+            .with("exhaust.collectorLength", "exhaust.collectorDiameter")
+            .when(c -> c.bottomEnd().banks() == 2)
+            .put(
+                "Balance pipe",
+                Pages.choice(session, "Balance pipe", "exhaust.balance", Exhaust.Balance.class))
+            .when(c -> c.exhaust().balance() == Exhaust.Balance.PIPE)
+            .with("exhaust.balanceDiameter")
+            .when(BreathingPage::continues)
+            .with("exhaust.tailLength")
+            .when(c -> c.exhaust().outlet() == Exhaust.Outlet.SYSTEM)
+            .with("exhaust.silencerVolume", "exhaust.systemFlow");
+    var title = new Label("Breathing");
+    title.getStyleClass().add("page-title");
+    var hint =
+        new Label(
+            "From the air to the tail. Wave lengths follow from these lengths: change a runner and"
+                + " watch the torque move.");
+    hint.getStyleClass().add("soft");
+    hint.setWrapText(true);
+    getChildren()
+        .addAll(
+            title,
+            hint,
+            new PathDrawing(session, look),
+            intake,
+            new ByCylinder(
+                session,
+                "Runner longer or shorter, by cylinder",
+                "intake.runnerChanges",
+                ByCylinder.Kind.LENGTH),
+            Pages.part("Boost and nitrous"),
+            boost,
+            boostCaution,
+            Pages.part("Exhaust"),
+            exhaust);
+  }
+
+  private static boolean pressed(Combination c) {
+    return c.boost().kind() != Boost.Kind.NONE;
+  }
+
+  private static boolean dosed(Combination c) {
+    return c.nitrous().kind() != Nitrous.Kind.NONE;
+  }
+
+  private static boolean continues(Combination c) {
+    return c.exhaust().outlet() == Exhaust.Outlet.SYSTEM
+        || c.exhaust().balance() == Exhaust.Balance.PIPE;
+  }
+}

@@ -1,0 +1,112 @@
+package grandbore.desktop.station;
+
+import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Boost;
+import grandbore.core.combination.BottomEnd;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.Losses;
+import grandbore.core.combination.Mixture;
+import grandbore.core.combination.Nitrous;
+import grandbore.core.combination.ValveTrain;
+import grandbore.core.gas.FuelKind;
+
+/** How choices are said on the screen. */
+final class Words {
+  private Words() {}
+
+  static String of(Enum<?> choice) {
+    return switch (choice) {
+      case FuelKind f -> f.label();
+      case Arrangement a -> a.label();
+      case Mixture.Spark s ->
+          switch (s) {
+            case BEST_TORQUE -> "best torque";
+            case FIXED -> "fixed advance";
+            case KNOCK_LIMITED -> "as knock allows";
+          };
+      case ValveTrain.Follower f ->
+          switch (f) {
+            case FLAT_PUSHROD -> "flat tappet, pushrod";
+            case ROLLER_PUSHROD -> "roller, pushrod";
+            case FINGER_OVERHEAD -> "finger, overhead cam";
+            case BUCKET_OVERHEAD -> "bucket, overhead cam";
+          };
+      case Intake.Manifold m ->
+          switch (m) {
+            case PLENUM -> "one plenum";
+            case INDIVIDUAL -> "a throttle each";
+            case DUAL_PLANE -> "dual plane";
+          };
+      case Intake.Fuelling f ->
+          switch (f) {
+            case CARBURETTOR -> "at the carburettor";
+            case PORT_INJECTION -> "at the port";
+          };
+      case Intake.Heating h ->
+          switch (h) {
+            case HEAD_ONLY -> "from the head";
+            case COOLANT -> "coolant";
+            case EXHAUST -> "exhaust crossover";
+            case INSULATED -> "kept cool";
+          };
+      case Exhaust.Kind k ->
+          switch (k) {
+            case CAST_MANIFOLD -> "cast manifold";
+            case HEADERS -> "headers, into one";
+            case STEPPED -> "headers, in steps";
+          };
+      case Exhaust.Outlet o ->
+          switch (o) {
+            case OPEN -> "open";
+            case SYSTEM -> "pipes and silencers";
+          };
+      case Exhaust.Balance b ->
+          switch (b) {
+            case NONE -> "none";
+            case PIPE -> "between the banks";
+          };
+      case Boost.Kind k ->
+          switch (k) {
+            case NONE -> "none";
+            case TURBOCHARGER -> "turbocharger";
+            case CENTRIFUGAL -> "centrifugal, driven";
+            case POSITIVE_DISPLACEMENT -> "blower, driven";
+          };
+      case Nitrous.Kind k ->
+          switch (k) {
+            case NONE -> "none";
+            case FITTED -> "fitted";
+          };
+      case Losses.FrictionModel m ->
+          switch (m) {
+            case COMPONENTS -> "part by part";
+            case WHOLE_ENGINE -> "whole engine";
+          };
+      case Losses.HeatModel m ->
+          switch (m) {
+            case WOSCHNI -> "Woschni";
+            case HOHENBERG -> "Hohenberg";
+          };
+      case Losses.Windage w ->
+          switch (w) {
+            case WET_SUMP -> "wet sump";
+            case TRAY -> "tray";
+            case TRAY_AND_SCRAPER -> "tray and scraper";
+            case DRY_SUMP -> "dry sump";
+          };
+      case Losses.Accessories a ->
+          switch (a) {
+            case OIL_AND_WATER_PUMP -> "oil, water pump";
+            case OIL_PUMP_ONLY -> "oil pump only";
+            case ALL -> "all of them";
+          };
+      case BottomEnd.Numbering n ->
+          switch (n) {
+            case ALTERNATING -> "odd, even banks";
+            case BANK_BY_BANK -> "bank by bank";
+          };
+      default -> choice.name();
+    };
+  }
+}
