@@ -84,8 +84,9 @@ public final class DemoBuilds {
                     Provenance.CARD),
                 exhaust(Exhaust.Kind.HEADERS, 31, 1.70, 13, 3.1, 0, Provenance.ASSUMED),
                 mixture(FuelKind.RACE_100, 0.88))
-            .with("valveTrain.springSeat", card(215, Quantity.FORCE, Measure.POUNDS_FORCE))
+            .with("valveTrain.springSeat", card(250, Quantity.FORCE, Measure.POUNDS_FORCE))
             .with("valveTrain.springRate", card(600, Quantity.STIFFNESS, Measure.POUNDS_PER_INCH))
+            .with("valveTrain.stiffness", card(50000, Quantity.STIFFNESS, Measure.POUNDS_PER_INCH))
             .with("valveTrain.intakeMass", card(268, Quantity.MASS, Measure.GRAMS))
             .with("valveTrain.exhaustMass", card(252, Quantity.MASS, Measure.GRAMS));
     return new Build(UnitSystem.US, Application.RACE, new SpeedRange(3000, 7500), c);
