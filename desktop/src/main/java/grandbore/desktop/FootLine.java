@@ -29,6 +29,7 @@ final class FootLine extends HBox {
     session.buildProperty().subscribe(b -> refresh(""));
     session.readingsProperty().subscribe(r -> refresh(""));
     session.troubleProperty().subscribe(t -> refresh(said));
+    session.refusalProperty().subscribe(t -> refresh(said));
     service
         .stateProperty()
         .subscribe(
@@ -49,6 +50,9 @@ final class FootLine extends HBox {
     said = message;
     String trouble = session.troubleProperty().get();
     words.getStyleClass().removeAll("outside", "near");
+    if (trouble.isEmpty()) {
+      trouble = session.refusalProperty().get();
+    }
     if (!trouble.isEmpty()) {
       words.setText("✕ " + trouble);
       words.getStyleClass().add("outside");

@@ -11,9 +11,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Locale;
 import javafx.animation.PauseTransition;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.control.ToggleButton;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
 
@@ -47,40 +49,57 @@ final class HeadlessDemo {
     }
     shown = true;
     print(s.curve());
-    Deque<Runnable> shots = new ArrayDeque<>();
+    Deque<Shot> shots = new ArrayDeque<>();
     if (start.allPictures()) {
       for (var station : Station.values()) {
-        shots.add(
-            () -> {
-              workbench.rail().choose(station);
-              then(
-                  () ->
-                      next(
-                          station.name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                          shots,
-                          finished));
-            });
+        shots.add(new Shot(file(station.name()), () -> workbench.rail().choose(station)));
+      }
+      for (var view : List.of("all", "losses", "slow")) {
+        shots.add(new Shot("prediction-" + view, () -> press("#view-" + view)));
       }
       shots.add(
-          () -> {
-            workbench.rail().choose(Station.CAM);
-            workbench.look().themeProperty().set(Look.Theme.DARK);
-            then(() -> next("dark", shots, finished));
-          });
-      shots.poll().run();
+          new Shot(
+              "dark",
+              () -> {
+                workbench.rail().choose(Station.CAM);
+                workbench.look().themeProperty().set(Look.Theme.DARK);
+              }));
     } else {
-      next("grand-bore-demo", shots, finished);
+      shots.add(new Shot("grand-bore-demo", () -> {}));
     }
+    next(shots, finished);
   }
 
-  private void next(String name, Deque<Runnable> shots, Runnable finished) {
-    System.out.println("Screenshot: " + picture(name).toAbsolutePath());
-    var more = shots.poll();
-    if (more == null) {
+  /** What is pictured, and how to get there. */
+  private record Shot(String name, Runnable go) {}
+
+  private static String file(String name) {
+    return name.toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  private void press(String id) {
+    ((ToggleButton) workbench.scene().lookup(id)).fire();
+  }
+
+  private void next(Deque<Shot> shots, Runnable finished) {
+    var shot = shots.poll();
+    if (shot == null) {
       finished.run();
-    } else {
-      more.run();
+      return;
     }
+    shot.go().run();
+    then(() -> take(shot, shots, finished));
+  }
+
+  /** Takes the picture once nothing is being solved any more. */
+  private void take(Shot shot, Deque<Shot> shots, Runnable finished) {
+    var cancel = workbench.scene().lookup("#results-cancel");
+    if (cancel != null && cancel.isVisible()) {
+      then(() -> take(shot, shots, finished));
+      return;
+    }
+    System.out.println("Screenshot: " + picture(shot.name()).toAbsolutePath());
+    next(shots, finished);
   }
 
   private static void then(Runnable what) {

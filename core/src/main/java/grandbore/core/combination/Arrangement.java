@@ -23,7 +23,7 @@ public enum Arrangement {
   VEE_6("V6", Layout.VEE, List.of(1, 2, 3, 4, 5, 6)),
   VEE_6_ODD("V6, uneven", Layout.VEE, List.of(1, 6, 5, 4, 3, 2), 150, 90, 150, 90, 150, 90),
   VEE_8_CROSS("V8, cross-plane", Layout.VEE, List.of(1, 8, 4, 3, 6, 5, 7, 2)),
-  VEE_8_FLAT("V8, flat-plane", Layout.VEE, List.of(1, 8, 5, 2, 7, 4, 3, 6)),
+  VEE_8_FLAT("V8, flat-plane", Layout.VEE, List.of(1, 8, 5, 4, 7, 2, 3, 6)),
   VEE_10("V10", Layout.VEE, List.of(1, 10, 9, 4, 3, 6, 5, 8, 7, 2)),
   VEE_12("V12", Layout.VEE, List.of(1, 12, 5, 8, 3, 10, 11, 2, 7, 6, 9, 4)),
   FLAT_4("Flat four", Layout.FLAT, List.of(1, 3, 2, 4)),

@@ -9,7 +9,22 @@ import grandbore.core.gas.FuelKind;
  * lies between.
  */
 public final class FlameSpeed {
+  /** From this burned share on some cycles do not fire (Heywood, chapter 9.4, from memory). */
+  private static final double PARTIAL = 0.33;
+
   private FlameSpeed() {}
+
+  private static double dilution(double residual) {
+    return 1 - 2.06 * Math.pow(residual, 0.77);
+  }
+
+  /**
+   * Share of the charge that fires, taken over many cycles: all of it up to where partial burning
+   * begins, none from where the flame's speed goes to nothing, 39 % of burned gas.
+   */
+  public static double firingShare(double residual) {
+    return residual <= PARTIAL ? 1 : Math.max(0, dilution(residual) / dilution(PARTIAL));
+  }
 
   private static double mix(double gasoline, double alcohol, double share) {
     return gasoline + share * (alcohol - gasoline);
@@ -33,7 +48,7 @@ public final class FlameSpeed {
             spirit);
     double alpha = mix(2.4 - 0.271 * Math.pow(phi, 3.51), 2.18 - 0.8 * (phi - 1), spirit);
     double beta = mix(-0.357 + 0.14 * Math.pow(phi, 2.77), -0.16 + 0.22 * (phi - 1), spirit);
-    double dilution = Math.max(0.15, 1 - 2.06 * Math.pow(Math.min(residual, 0.4), 0.77));
+    double dilution = dilution(Math.min(residual, PARTIAL));
     return Math.max(0.02, base) * Math.pow(t, alpha) * Math.pow(p, beta) * dilution;
   }
 }

@@ -48,7 +48,7 @@ public final class DemoBuilds {
                 "Club hill-climb V8",
                 bottomEnd(
                     Layout.VEE,
-                    List.of(1, 6, 3, 2, 7, 8, 5, 4),
+                    List.of(1, 8, 5, 4, 7, 2, 3, 6),
                     4.094,
                     3.050,
                     5.850,

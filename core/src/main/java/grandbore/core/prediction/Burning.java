@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import grandbore.core.combustion.Burn;
+import grandbore.core.combustion.FlameSpeed;
 import grandbore.core.combustion.Knock;
 import grandbore.core.gas.WorkingGas;
 
@@ -24,6 +25,7 @@ final class Burning {
   private double afterSpark;
   private double massAtSpark;
   private double residual;
+  private double inTheEnd = BURNED_IN_THE_END;
   private double share;
   private double zone;
   private double unburned;
@@ -41,6 +43,7 @@ final class Burning {
     afterSpark = o.afterSpark;
     massAtSpark = o.massAtSpark;
     residual = o.residual;
+    inTheEnd = o.inTheEnd;
     share = o.share;
     zone = o.zone;
     unburned = o.unburned;
@@ -51,6 +54,7 @@ final class Burning {
   /** A new charge, of this burned share, has been closed in. */
   void trap(double burnedShare) {
     residual = burnedShare;
+    inTheEnd = BURNED_IN_THE_END * FlameSpeed.firingShare(burnedShare);
     share = 0;
     zone = 0;
     knock = 0;
@@ -98,13 +102,13 @@ final class Burning {
   double advance(double angle) {
     double before = share;
     afterSpark += angle;
-    share = BURNED_IN_THE_END * burn.at(afterSpark);
-    double half = 0.5 * BURNED_IN_THE_END;
+    share = inTheEnd * burn.at(afterSpark);
+    double half = 0.5 * inTheEnd;
     return before < half && share >= half ? angle * (half - before) / (share - before) : Double.NaN;
   }
 
   boolean isOver() {
-    return share > BURNED_IN_THE_END * 0.9995 && zone >= 0.999 * share * massAtSpark;
+    return share >= inTheEnd * 0.9995 && zone >= 0.999 * share * massAtSpark;
   }
 
   /** Burned mass in the cylinder, with so much gas in it, kg. */

@@ -22,6 +22,10 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
     solved = unit;
   }
 
+  final void freshen(double share) {
+    copies.freshen(share);
+  }
+
   /** Couples the primaries and the pipe; the solved primary's flow goes to {@link #flows}. */
   abstract void coupleInside(double dt);
 

@@ -28,6 +28,11 @@ final class Copies {
     }
   }
 
+  /** Sets the share of the new cycle in what is played. */
+  void freshen(double share) {
+    replay.freshen(share);
+  }
+
   /** Keeps what the solved one does at its phase. */
   void record(double phase, double[] flows) {
     replay.record(phase, flows);

@@ -86,6 +86,12 @@ final class EngineNetwork {
     return STEP;
   }
 
+  /** Sets the share of the new cycle in what the copies play. */
+  void freshen(double share) {
+    intake.freshen(share);
+    exhaust.freshen(share);
+  }
+
   private double stableStep() {
     return Math.min(gas.stableStep(), Math.min(intake.stableStep(), exhaust.stableStep()));
   }

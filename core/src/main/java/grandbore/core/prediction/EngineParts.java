@@ -305,11 +305,11 @@ final class EngineParts {
     return round(BALANCE_LENGTH, x.balanceDiameter().si(), TAIL_WALL, 0, false);
   }
 
-  /** A cell where pipes of a diameter merge. */
-  Junction merge(double diameter) {
+  /** A cell where pipes of this area together narrow or widen into one of a diameter. */
+  Junction merge(double area, double diameter) {
     return new Junction(
         gas,
-        MergeCollector.MERGE_LENGTH * circle(diameter) * diameter,
+        MergeCollector.MERGE_LENGTH * 0.5 * (area + circle(diameter)) * diameter,
         c.weather().pressure().si(),
         900,
         1);
@@ -317,6 +317,10 @@ final class EngineParts {
 
   double primaryArea() {
     return circle(c.exhaust().primaryDiameter().si());
+  }
+
+  double secondaryArea() {
+    return circle(c.exhaust().secondaryDiameter().si());
   }
 
   double collectorArea() {

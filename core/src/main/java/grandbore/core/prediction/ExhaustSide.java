@@ -36,7 +36,7 @@ final class ExhaustSide {
     for (int b = 0; b < banks; b++) {
       var collector = keep(parts.collectorPipe(!continues(x)));
       if (stepped) {
-        var second = parts.merge(x.collectorDiameter().si());
+        var second = parts.merge(groups * parts.secondaryArea(), x.collectorDiameter().si());
         second.join(collector, true, -1);
         for (int g = 0; g < groups; g++) {
           var pipe = keep(parts.secondaryPipe());
@@ -54,7 +54,7 @@ final class ExhaustSide {
       var last = collector;
       if (continues(x)) {
         last = keep(parts.tailPipe());
-        var joint = parts.merge(x.collectorDiameter().si());
+        var joint = parts.merge(parts.collectorArea(), x.collectorDiameter().si());
         joint.join(collector, false, 1);
         joint.join(last, true, -1);
         if (balanced) {
@@ -99,6 +99,10 @@ final class ExhaustSide {
 
   List<Pipe> pipes() {
     return pipes;
+  }
+
+  void freshen(double share) {
+    collectors.forEach(c -> c.freshen(share));
   }
 
   void couple(double dt, double speed) {

@@ -88,6 +88,10 @@ final class IntakeSide {
     }
   }
 
+  void freshen(double share) {
+    plenums.forEach(p -> p.freshen(share));
+  }
+
   void couple(double dt, double speed) {
     for (int i = 0; i < separate.size(); i++) {
       separate.get(i).couple(dt);

@@ -17,7 +17,7 @@ final class MergeCollector extends Collector {
 
   MergeCollector(EngineParts parts, Pipe pipe, double diameter, int sharers, boolean live) {
     super(pipe, sharers, live);
-    junction = parts.merge(diameter);
+    junction = parts.merge(sharers * parts.primaryArea(), diameter);
     copiesArea = live ? (sharers - 1) * parts.primaryArea() : 0;
     junction.join(pipe, true, -1);
   }

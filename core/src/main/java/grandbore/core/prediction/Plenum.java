@@ -39,6 +39,10 @@ final class Plenum {
     solved = unit;
   }
 
+  void freshen(double share) {
+    copies.freshen(share);
+  }
+
   /** Finds the flow of every runner, copies included. */
   void couple(double dt, double speed) {
     for (int i = 0; i < mouths.size(); i++) {

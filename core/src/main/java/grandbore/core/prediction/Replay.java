@@ -12,7 +12,7 @@ final class Replay {
   private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
 
   /** Share of the new cycle in what is kept: copies that lag a cycle would else hunt. */
-  private static final double FRESH = 0.6;
+  static final double FRESH = 0.6;
 
   /** Row after row, all fields of a degree side by side; the first row again at the end. */
   private final double[] rows = new double[(ROWS + 1) * FIELDS];
@@ -20,6 +20,12 @@ final class Replay {
   private final double[] last = new double[FIELDS];
   private double lastPhase = Double.NaN;
   private int cycles;
+  private double fresh = FRESH;
+
+  /** Sets the share of the new cycle in what is kept: less where copies hunt. */
+  void freshen(double share) {
+    fresh = share;
+  }
 
   /** Keeps the flows at a phase; phases rise until the cycle starts anew. */
   void record(double phase, double[] flows) {
@@ -36,7 +42,7 @@ final class Replay {
   }
 
   private void fill(double from, double to, double[] flows) {
-    double share = cycles > 0 ? FRESH : 1;
+    double share = cycles > 0 ? fresh : 1;
     int end = (int) (to * PER_RADIAN);
     for (int row = (int) (from * PER_RADIAN) + 1; row <= end; row++) {
       double f = (row / PER_RADIAN - from) / (to - from);

@@ -31,6 +31,7 @@ public final class SlowRunning {
   private static final double CRANKING_SPEED = 200;
   private static final int CRANKING_CYCLES = 4;
   private static final int IDLE_CYCLES = 20;
+  private static final int COUNTED_CYCLES = 6;
   private static final double FIRST_THROTTLE = 0.03;
   private static final double LEAST_THROTTLE = 0.0008;
   private static final double SHUT = 0.8;
@@ -143,14 +144,18 @@ public final class SlowRunning {
     var c = engine.combination();
     network.intake().throttle(share);
     turn(network, speed, IDLE_CYCLES, IDLE_SPARK);
-    network.intake().takeMeanPressure();
-    turn(network, speed, 1, IDLE_SPARK);
-    double manifold = network.intake().takeMeanPressure();
+    double manifold = 0;
     double work = 0;
     double residual = 0;
-    for (var u : network.units()) {
-      work += u.cylinder().lastCycle().netWork() / network.units().size();
-      residual += u.cylinder().lastCycle().residual / network.units().size();
+    network.intake().takeMeanPressure();
+    for (int cycle = 0; cycle < COUNTED_CYCLES; cycle++) {
+      turn(network, speed, 1, IDLE_SPARK);
+      manifold += network.intake().takeMeanPressure() / COUNTED_CYCLES;
+      for (var u : network.units()) {
+        double part = 1.0 / network.units().size() / COUNTED_CYCLES;
+        work += part * u.cylinder().lastCycle().netWork();
+        residual += part * u.cylinder().lastCycle().residual;
+      }
     }
     double friction =
         new Friction(c)

@@ -3,6 +3,7 @@ package grandbore.core.prediction;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.friction.Friction;
 import grandbore.core.gas.Air;
+import grandbore.core.valvetrain.ValveMotion.Motion;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 
@@ -11,7 +12,11 @@ final class SpeedRun {
   private static final double CHANGE = 1e-3;
   private static final int FEWEST = 4;
   private static final int FEWEST_BOOSTED = 12;
-  private static final int MOST_COPIED = 80;
+
+  /** Copies that have not settled in so many cycles hunt, and are damped more. */
+  private static final int HUNTING = 16;
+
+  private static final int MOST_COPIED = 40;
   private static final int MOST_WHOLE = 60;
   private static final int SPARK_CYCLES = 6;
 
@@ -33,6 +38,7 @@ final class SpeedRun {
   private long cellSteps;
   private double change;
   private double plenum;
+  private SpeedRun whole;
 
   SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh) {
     this(engine, fidelity, mesh, Relief.NONE);
@@ -85,7 +91,20 @@ final class SpeedRun {
     return point;
   }
 
+  /** Where copies hunt for good, every cylinder is solved instead, on the same mesh. */
   private CurvePoint settle(double rpm, BooleanSupplier cancelled) {
+    var point = turn(rpm, cancelled);
+    if (!copies || point.converged() || point.cycles() < MOST_COPIED || cancelled.getAsBoolean()) {
+      return point;
+    }
+    if (whole == null || whole.dose != dose) {
+      whole = new SpeedRun(engine, Fidelity.FULL, mesh, relief);
+      whole.build(dose);
+    }
+    return whole.turn(rpm, cancelled);
+  }
+
+  private CurvePoint turn(double rpm, BooleanSupplier cancelled) {
     double speed = rpm * Math.PI / 30;
     double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
     var in = parts.intakeValve().at(speed);
@@ -102,6 +121,9 @@ final class SpeedRun {
     String note = "";
     cellSteps = 0;
     while (settled < 2 && cycle < most) {
+      if (cycle % HUNTING == 0) {
+        network.freshen(Replay.FRESH / (1 + 1.5 * cycle / HUNTING));
+      }
       boolean broken = !cycle(speed, piston, cycle < SPARK_CYCLES);
       plenum = network.intake().takeMeanPressure();
       cycle++;
@@ -112,7 +134,7 @@ final class SpeedRun {
         mass += u.cylinder().lastCycle().trapped;
       }
       if (!Double.isFinite(work) || !(mass > 0)) {
-        note = "the gas left the range of the model";
+        note = Double.isFinite(work) ? floats(in, out) : "the gas left the range of the model";
         break;
       }
       boost(speed);
@@ -132,6 +154,13 @@ final class SpeedRun {
     }
     return new PointSummary(parts, network, friction, relief, plenum)
         .point(rpm, spark, in, out, cycle, cellSteps, change, converged, note);
+  }
+
+  /** Why no charge was trapped. */
+  private static String floats(Motion in, Motion out) {
+    return in.follows() && out.follows()
+        ? "one valve or the other is always open, so that no charge is closed in"
+        : "the valves float and do not close in time, so that no charge is closed in";
   }
 
   /** Runs one cycle; false where the state stopped being a number. */

@@ -7,6 +7,7 @@ public final class ValveLift {
 
   private final double[] lift;
   private final double peak;
+  private final boolean closes;
 
   /**
    * @param lift m, a row every quarter of a crank degree, the first again at the end
@@ -14,10 +15,13 @@ public final class ValveLift {
   ValveLift(double[] lift) {
     this.lift = lift;
     double most = 0;
+    double least = lift[0];
     for (double l : lift) {
       most = Math.max(most, l);
+      least = Math.min(least, l);
     }
     peak = most;
+    closes = least <= 0;
   }
 
   /** Lift, m. */
@@ -30,5 +34,10 @@ public final class ValveLift {
 
   public double peak() {
     return peak;
+  }
+
+  /** Whether the valve meets its seat at all. */
+  public boolean closes() {
+    return closes;
   }
 }

@@ -10,7 +10,7 @@ import javafx.util.StringConverter;
 
 /** One choice among words, kept like any input. */
 public final class ChoiceField<T> extends ComboBox<T> {
-  private static final double WIDTH = 158;
+  private static final double WIDTH = 146;
 
   private boolean showing;
 
@@ -58,6 +58,7 @@ public final class ChoiceField<T> extends ComboBox<T> {
                 try {
                   session.edit(label, b -> write.apply(b, v));
                 } catch (InvalidInput e) {
+                  session.refuse(e.getMessage());
                   setValue(read.apply(session.build()));
                 }
               }

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
 import javafx.geometry.HPos;
+import javafx.geometry.Insets;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -17,6 +18,7 @@ import javafx.scene.layout.GridPane;
  */
 public final class InputGrid extends GridPane {
   private static final int COLUMNS = 2;
+  private static final double BETWEEN = 10;
 
   private record Cell(Label label, Node control, Predicate<Combination> concerns) {}
 
@@ -30,9 +32,9 @@ public final class InputGrid extends GridPane {
     getStyleClass().add("input-grid");
     for (int i = 0; i < COLUMNS; i++) {
       var label = new ColumnConstraints();
-      label.setMinWidth(120);
+      label.setMinWidth(116);
       var field = new ColumnConstraints();
-      field.setMinWidth(150);
+      field.setMinWidth(148);
       getColumnConstraints().addAll(label, field);
     }
     session.buildProperty().subscribe(b -> arrange());
@@ -63,7 +65,7 @@ public final class InputGrid extends GridPane {
     var name = new Label(label);
     name.getStyleClass().add("input-label");
     name.setWrapText(true);
-    name.setMaxWidth(130);
+    name.setMaxWidth(126);
     GridPane.setValignment(name, VPos.CENTER);
     GridPane.setHalignment(name, HPos.LEFT);
     cells.add(new Cell(name, control, concerns));
@@ -80,6 +82,7 @@ public final class InputGrid extends GridPane {
     shown = now;
     getChildren().clear();
     for (int i = 0; i < now.size(); i++) {
+      GridPane.setMargin(now.get(i).label, new Insets(0, 0, 0, i % COLUMNS * BETWEEN));
       add(now.get(i).label, 2 * (i % COLUMNS), i / COLUMNS);
       add(now.get(i).control, 2 * (i % COLUMNS) + 1, i / COLUMNS);
     }

@@ -27,6 +27,17 @@ final class Line {
     return y;
   }
 
+  /** The value between the places around an abscissa; not a number outside or in a gap. */
+  double at(double abscissa) {
+    for (int i = 1; i < x.length; i++) {
+      if ((x[i - 1] - abscissa) * (x[i] - abscissa) <= 0) {
+        double f = x[i] == x[i - 1] ? 0 : (abscissa - x[i - 1]) / (x[i] - x[i - 1]);
+        return y[i - 1] + f * (y[i] - y[i - 1]);
+      }
+    }
+    return Double.NaN;
+  }
+
   /** The value at the place nearest an abscissa. */
   double near(double at) {
     int best = 0;

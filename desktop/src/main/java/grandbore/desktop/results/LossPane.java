@@ -3,9 +3,11 @@ package grandbore.desktop.results;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.Relief;
 import grandbore.desktop.look.Look;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Locale;
+import javafx.geometry.HPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
@@ -20,8 +22,7 @@ final class LossPane extends VBox {
   LossPane(Look look) {
     super(10);
     plot = new PlotPane(look, "plot-losses", "Torque each loss costs, taken away alone", "%.1f");
-    table.getStyleClass().add("flow-grid");
-    table.setHgap(24);
+    table.getStyleClass().add("result-grid");
     table.setId("loss-table");
     getChildren().addAll(plot, table);
   }
@@ -41,9 +42,11 @@ final class LossPane extends VBox {
     }
     table.getChildren().clear();
     row(0, "At %,.0f rpm".formatted(x[at]), unit.symbol(), shown.power().symbol());
-    for (int i = 0; i < lines.size(); i++) {
-      double torque = lines.get(i).y()[at];
-      numbers(i + 1, lines.get(i).name(), torque, x[at], shown);
+    int here = at;
+    var rows = new ArrayList<>(lines);
+    rows.sort(Comparator.comparingDouble((Line l) -> l.y()[here]).reversed());
+    for (int i = 0; i < rows.size(); i++) {
+      numbers(i + 1, rows.get(i).name(), rows.get(i).y()[at], x[at], shown);
     }
     numbers(
         lines.size() + 1, "All together", unit.fromSi(account.torqueTogether(at)), x[at], shown);
@@ -74,6 +77,7 @@ final class LossPane extends VBox {
     for (int k = 0; k < cells.length; k++) {
       var label = new Label(cells[k]);
       label.getStyleClass().add(row == 0 ? "unit" : k == 0 ? "input-label" : "number");
+      GridPane.setHalignment(label, k == 0 ? HPos.LEFT : HPos.RIGHT);
       table.add(label, k, row);
     }
   }

@@ -9,6 +9,7 @@ import grandbore.desktop.look.Look;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import javafx.geometry.HPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -30,13 +31,12 @@ final class OneSpeed extends VBox {
     super(10);
     valves = new PlotPane(look, "plot-valves", "Pressures at the valves, overlap shaded", "%.1f");
     flows = new PlotPane(look, "plot-flows", "Flow through the valves", "%.0f");
-    loop = new PlotPane(look, "plot-loop", "Pressure over volume", "%.1f");
+    loop = new PlotPane(look, "plot-loop", "Pressure over volume", "%.0f");
     waves = new PlotPane(look, "plot-waves", "Waves along runner and port", "%.1f");
     words.setWrapText(true);
     words.getStyleClass().add("soft");
     words.setId("worst-cylinder");
-    cylinders.getStyleClass().add("flow-grid");
-    cylinders.setHgap(16);
+    cylinders.getStyleClass().add("result-grid");
     getChildren().addAll(pair(valves, flows), pair(loop, waves), words, cylinders);
   }
 
@@ -65,7 +65,7 @@ final class OneSpeed extends VBox {
         overlap(trace));
     flows.show(
         crank,
-        "g/s, into the pipe's own way",
+        "g/s, forward positive",
         List.of(
             new Line(
                 "intake", angles, shown.in(Measure.GRAMS_PER_SECOND, trace.of(Kind.INTAKE_FLOW))),
@@ -138,6 +138,7 @@ final class OneSpeed extends VBox {
     for (int k = 0; k < heads.length; k++) {
       var label = new Label(heads[k]);
       label.getStyleClass().add("unit");
+      GridPane.setHalignment(label, HPos.RIGHT);
       cylinders.add(label, k, 0);
     }
     var sorted =
@@ -158,6 +159,7 @@ final class OneSpeed extends VBox {
   private void cell(int column, int row, String pattern, double value) {
     var label = new Label(String.format(Locale.US, pattern, value));
     label.getStyleClass().add("number");
+    GridPane.setHalignment(label, HPos.RIGHT);
     cylinders.add(label, column, row + 1);
   }
 

@@ -84,7 +84,7 @@ final class PlotPane extends VBox {
     reading.getStyleClass().add("unit");
     reading.setId(id + "-reading");
     reading.setWrapText(true);
-    reading.setMinHeight(30);
+    reading.setMinHeight(16);
     plot.setDomainAxis(abscissa);
     plot.setRangeAxis(ordinate);
     plot.setRenderer(new XYLineAndShapeRenderer(true, false));
@@ -139,11 +139,7 @@ final class PlotPane extends VBox {
     plot.setDataset(data);
     dress();
     chart.setNotify(true);
-    reading.setText(legend());
-  }
-
-  private String legend() {
-    return lines.stream().map(Line::name).collect(Collectors.joining("   ·   "));
+    reading.setText("");
   }
 
   /** Puts the crosshair at an abscissa and reads all lines there. */
@@ -174,8 +170,8 @@ final class PlotPane extends VBox {
       Palette.awt(p.soft())
     };
     for (var axis : List.of(abscissa, ordinate)) {
-      axis.setLabelFont(new Font("B612", Font.PLAIN, 11));
-      axis.setTickLabelFont(new Font("Hack", Font.PLAIN, 10));
+      axis.setLabelFont(new Font("B612", Font.PLAIN, 10));
+      axis.setTickLabelFont(new Font("B612", Font.PLAIN, 10));
       axis.setLabelPaint(Palette.awt(p.soft()));
       axis.setTickLabelPaint(Palette.awt(p.soft()));
       axis.setAxisLineVisible(false);
@@ -190,6 +186,7 @@ final class PlotPane extends VBox {
     }
     var renderer = plot.getRenderer();
     plot.clearAnnotations();
+    var places = LineNames.of(lines);
     for (int k = 0; k < lines.size(); k++) {
       var color = colors[k % colors.length];
       var dash = DASHES[k % DASHES.length];
@@ -199,28 +196,17 @@ final class PlotPane extends VBox {
           dash == null
               ? new BasicStroke(1.8f)
               : new BasicStroke(1.8f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, dash, 0));
-      name(lines.get(k), color);
+      if (places.get(k) != null && lines.size() > 1) {
+        name(lines.get(k).name(), places.get(k), color);
+      }
     }
   }
 
-  /** Says a line's name at its own highest place, where lines differ most. */
-  private void name(Line line, Color color) {
-    int at = -1;
-    for (int i = 0; i < line.y().length; i++) {
-      if (Double.isFinite(line.y()[i]) && (at < 0 || line.y()[i] > line.y()[at])) {
-        at = i;
-      }
-    }
-    if (at < 0 || line.x().length < 2) {
-      return;
-    }
-    double from = line.x()[0];
-    double to = line.x()[line.x().length - 1];
-    var a = new XYTextAnnotation(line.name(), line.x()[at], line.y()[at]);
+  private void name(String name, LineNames.Place at, Color color) {
+    var a = new XYTextAnnotation(name, at.x(), at.y());
     a.setFont(new Font("B612", Font.PLAIN, 10));
     a.setPaint(color);
-    boolean right = Math.abs(line.x()[at] - from) > 0.6 * Math.abs(to - from);
-    a.setTextAnchor(right ? TextAnchor.TOP_RIGHT : TextAnchor.TOP_LEFT);
+    a.setTextAnchor(at.above() ? TextAnchor.BOTTOM_CENTER : TextAnchor.TOP_CENTER);
     plot.addAnnotation(a);
   }
 

@@ -115,7 +115,10 @@ public final class ResultsPage extends VBox {
     var curve = curves.stateProperty().get().curve();
     if (view == whole && curve != null) {
       whole.show(curve, how);
-      say("The curve on the right, point by point. A cross-hair reads; a drag zooms.", false);
+      say(
+          "The curve on the right, point by point. The cross-hair reads, a drag zooms, a double"
+              + " click goes back.",
+          false);
       asked = List.of();
       return;
     }

@@ -40,6 +40,7 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Readings> readings =
       new ReadOnlyObjectWrapper<>(new Readings(List.of()));
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
+  private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
   private final Deque<Step> done = new ArrayDeque<>();
   private final Deque<Step> undone = new ArrayDeque<>();
   private BuiltEngine engine;
@@ -91,6 +92,16 @@ public final class Session implements AutoCloseable {
     return trouble.getReadOnlyProperty();
   }
 
+  /** Why the last choice could not be taken, empty once one was. */
+  public ReadOnlyStringProperty refusalProperty() {
+    return refusal.getReadOnlyProperty();
+  }
+
+  /** Says why a choice could not be taken. */
+  public void refuse(String why) {
+    refusal.set(why);
+  }
+
   /** The engine with the measured values in place. */
   public BuiltEngine engine() {
     return engine;
@@ -103,6 +114,7 @@ public final class Session implements AutoCloseable {
       return;
     }
     engine = now.asMeasured(readings());
+    refusal.set("");
     build.set(now);
     done.push(new Step.Edit());
     undone.clear();

@@ -38,6 +38,7 @@ final class ByCylinder extends VBox {
   private final String path;
   private final Kind kind;
   private final FlowPane cells = new FlowPane(10, 4);
+  private final Label name = new Label();
   private final Label refusal = new Label();
   private List<Object> shown = List.of();
 
@@ -47,7 +48,6 @@ final class ByCylinder extends VBox {
     this.label = label;
     this.path = path;
     this.kind = kind;
-    var name = new Label(label);
     name.getStyleClass().add("input-label");
     getChildren().addAll(name, cells, refusal);
     refusal.setVisible(false);
@@ -72,6 +72,7 @@ final class ByCylinder extends VBox {
       return;
     }
     shown = now;
+    name.setText(label + ", " + kind.quantity.unit(units).symbol());
     cells.getChildren().clear();
     for (int i = 0; i < values.size(); i++) {
       int at = i;

@@ -8,7 +8,7 @@ import javafx.util.StringConverter;
 
 /** The cylinders' arrangement, one of those usually built; others stay as they were brought in. */
 final class LayoutField extends ComboBox<Arrangement> {
-  private static final double WIDTH = 158;
+  private static final double WIDTH = 146;
   private boolean showing;
 
   LayoutField(Session session) {
@@ -47,6 +47,7 @@ final class LayoutField extends ComboBox<Arrangement> {
               try {
                 session.edit("Layout", b -> b.with(a.of(b.combination())));
               } catch (InvalidInput e) {
+                session.refuse(e.getMessage());
                 showing = true;
                 setValue(Arrangement.of(session.build().combination().bottomEnd()).orElse(null));
                 showing = false;

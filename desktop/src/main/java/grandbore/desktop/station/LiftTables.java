@@ -35,7 +35,7 @@ public final class LiftTables extends VBox {
   private HBox row(String label, String path) {
     var words = new Label();
     words.getStyleClass().add("soft");
-    var bring = new Button("Measured lift table…");
+    var bring = new Button("Load a lift table");
     bring.setId("bring-" + path.replace('.', '-'));
     bring.setMinWidth(USE_PREF_SIZE);
     bring.setOnAction(

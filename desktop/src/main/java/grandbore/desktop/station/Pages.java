@@ -239,7 +239,7 @@ public final class Pages {
                 "heads.exhaustPortLength",
                 "heads.intakePortVolume",
                 "heads.exhaustPortVolume"),
-        part("Ports that differ: each cylinder's flow in percent of the sheet"),
+        part("Ports that differ: each cylinder's flow against the sheet"),
         new ByCylinder(session, "Intake port flow", "heads.intakeShares", ByCylinder.Kind.SHARE),
         new ByCylinder(session, "Exhaust port flow", "heads.exhaustShares", ByCylinder.Kind.SHARE));
   }

@@ -3,7 +3,9 @@ package grandbore.desktop.station;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Readings;
+import grandbore.core.combination.Boost;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import java.util.List;
@@ -118,7 +120,7 @@ public enum Station {
       }
     } else {
       for (var f : Specs.fields()) {
-        if (groups.contains(f.group())) {
+        if (groups.contains(f.group()) && concerns(f.group(), build.combination())) {
           all++;
           if (f.get(asMeasured).provenance().compareTo(Provenance.MEASURED) >= 0) {
             measured++;
@@ -127,5 +129,14 @@ public enum Station {
       }
     }
     return "%d of %d measured".formatted(measured, all);
+  }
+
+  /** Whether the engine has what a group describes. */
+  private static boolean concerns(String group, Combination c) {
+    return switch (group) {
+      case "boost" -> c.boost().kind() != Boost.Kind.NONE;
+      case "nitrous" -> c.nitrous().kind() != Nitrous.Kind.NONE;
+      default -> true;
+    };
   }
 }
