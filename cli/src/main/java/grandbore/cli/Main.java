@@ -20,6 +20,9 @@ import picocli.CommandLine.Command;
       FiguresCommand.class,
       TemplateCommand.class,
       CheckCommand.class,
+      ChangesCommand.class,
+      LossesCommand.class,
+      SlowCommand.class,
       SchemaCommand.class
     })
 public final class Main {

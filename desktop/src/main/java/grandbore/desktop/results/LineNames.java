@@ -7,11 +7,16 @@ import java.util.List;
 final class LineNames {
   private static final int TRIES = 40;
 
-  /** A name takes about a quarter of the width and a twelfth of the height. */
-  private static final double WIDE = 0.28;
+  private static final double PIXELS_A_LETTER = 5.8;
 
+  /** Shares of the height. */
   private static final double HIGH = 0.08;
+
   private static final double GAP = 0.015;
+
+  /** Left free above and below the lines. */
+  static final double MARGIN = 0.1;
+
   private static final double ENOUGH = 0.08;
 
   /**
@@ -23,8 +28,12 @@ final class LineNames {
 
   private LineNames() {}
 
-  /** A place for each line, in their order; {@code null} for a line without values. */
-  static List<Place> of(List<Line> lines) {
+  /**
+   * A place for each line, in their order; {@code null} for a line without values.
+   *
+   * @param pixels the plot is wide
+   */
+  static List<Place> of(List<Line> lines, double pixels) {
     var places = new ArrayList<Place>();
     double left = Double.POSITIVE_INFINITY;
     double right = Double.NEGATIVE_INFINITY;
@@ -43,20 +52,23 @@ final class LineNames {
     var taken = new ArrayList<Box>();
     double width = Math.max(1e-9, right - left);
     double height = Math.max(1e-9, high - low);
+    low -= MARGIN * height;
+    high += MARGIN * height;
     for (var line : lines) {
+      double wide = Math.min(0.9, PIXELS_A_LETTER * (line.name().length() + 1) / pixels) * width;
       Place best = null;
       double most = Double.NEGATIVE_INFINITY;
       for (int t = 0; t <= TRIES; t++) {
-        double x = left + width * (WIDE / 2 + (1 - WIDE) * t / TRIES);
+        double x = left + wide / 2 + (width - wide) * t / TRIES;
         for (boolean above : new boolean[] {true, false}) {
-          double y = edge(line, x, width, above);
+          double y = edge(line, x, wide, above);
           double near = y + (above ? 1 : -1) * GAP * height;
           double far = near + (above ? 1 : -1) * HIGH * height;
           if (!Double.isFinite(y) || far > high || far < low) {
             continue;
           }
-          var box = new Box(x, Math.min(near, far), Math.max(near, far));
-          double clear = clearance(line, lines, box, width, height, taken);
+          var box = new Box(x, wide, Math.min(near, far), Math.max(near, far));
+          double clear = clearance(line, lines, box, height, taken);
           if (clear > most) {
             most = clear;
             best = new Place(x, near, above);
@@ -66,46 +78,46 @@ final class LineNames {
       places.add(best);
       if (best != null) {
         double far = best.y() + (best.above() ? 1 : -1) * HIGH * height;
-        taken.add(new Box(best.x(), Math.min(best.y(), far), Math.max(best.y(), far)));
+        taken.add(new Box(best.x(), wide, Math.min(best.y(), far), Math.max(best.y(), far)));
       }
     }
     return places;
   }
 
   /** Where a name would stand: its middle, its foot and its head. */
-  private record Box(double x, double low, double high) {
+  private record Box(double x, double wide, double low, double high) {
     double distance(double y) {
       return Math.max(0, Math.max(low - y, y - high));
     }
   }
 
   /** The line's own highest or lowest value under a name. */
-  private static double edge(Line line, double x, double width, boolean above) {
+  private static double edge(Line line, double x, double wide, boolean above) {
     double edge = Double.NaN;
-    for (int k = -4; k <= 4; k++) {
-      double y = line.at(x + k / 8.0 * WIDE * width);
+    for (int k = -8; k <= 8; k++) {
+      double y = line.at(x + k / 16.0 * wide);
       if (Double.isNaN(y)) {
         return Double.NaN;
       }
-      edge = k == -4 ? y : above ? Math.max(edge, y) : Math.min(edge, y);
+      edge = k == -8 ? y : above ? Math.max(edge, y) : Math.min(edge, y);
     }
     return edge;
   }
 
   /** How far a name stays from the other lines and from the names placed before. */
   private static double clearance(
-      Line own, List<Line> lines, Box box, double width, double height, List<Box> taken) {
+      Line own, List<Line> lines, Box box, double height, List<Box> taken) {
     double least = ENOUGH;
     for (var other : lines) {
-      for (int k = -4; k <= 4 && other != own; k++) {
-        double y = other.at(box.x + k / 8.0 * WIDE * width);
+      for (int k = -8; k <= 8 && other != own; k++) {
+        double y = other.at(box.x + k / 16.0 * box.wide);
         if (Double.isFinite(y)) {
           least = Math.min(least, box.distance(y) / height);
         }
       }
     }
     for (var t : taken) {
-      if (Math.abs(t.x - box.x) < WIDE * width) {
+      if (Math.abs(t.x - box.x) < 0.5 * (t.wide + box.wide)) {
         double apart = Math.max(t.low - box.high, box.low - t.high) / height;
         least = Math.min(least, apart);
       }

@@ -45,6 +45,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 final class PlotPane extends VBox {
   private static final float[][] DASHES = {null, {8, 4}, {3, 3}, {10, 3, 2, 3}, {1.5f, 2.5f}};
   private static final double HEIGHT = 215;
+  private static final int SIZE = 10;
 
   private final Look look;
   private final String digits;
@@ -52,6 +53,7 @@ final class PlotPane extends VBox {
   private final NumberAxis abscissa = new NumberAxis();
   private final NumberAxis ordinate = new NumberAxis();
   private final JFreeChart chart;
+  private final ChartViewer viewer;
   private final ValueMarker crosshair = new ValueMarker(0);
   private final Label reading = new Label();
   private List<Line> lines = List.of();
@@ -92,7 +94,9 @@ final class PlotPane extends VBox {
     plot.addDomainMarker(crosshair);
     chart = new JFreeChart(null, null, plot, false);
     chart.setPadding(new RectangleInsets(2, 2, 2, 8));
-    var viewer = new ChartViewer(chart, false);
+    viewer = new ChartViewer(chart, false);
+    // Every drawing starts with this font, and those here know no other.
+    viewer.getCanvas().getGraphicsContext2D().setFont(javafx.scene.text.Font.font("B612", SIZE));
     viewer.getCanvas().setTooltipEnabled(false);
     viewer.setPrefHeight(HEIGHT);
     viewer.setMinHeight(HEIGHT);
@@ -132,6 +136,9 @@ final class PlotPane extends VBox {
     chart.setNotify(false);
     abscissa.setAutoRangeIncludesZero(false);
     ordinate.setAutoRangeIncludesZero(false);
+    ordinate.setAutoRangeStickyZero(false);
+    ordinate.setLowerMargin(LineNames.MARGIN);
+    ordinate.setUpperMargin(LineNames.MARGIN);
     abscissa.setLowerMargin(0);
     abscissa.setUpperMargin(0.02);
     abscissa.setLabel(x);
@@ -170,8 +177,8 @@ final class PlotPane extends VBox {
       Palette.awt(p.soft())
     };
     for (var axis : List.of(abscissa, ordinate)) {
-      axis.setLabelFont(new Font("B612", Font.PLAIN, 10));
-      axis.setTickLabelFont(new Font("B612", Font.PLAIN, 10));
+      axis.setLabelFont(new Font("B612", Font.PLAIN, SIZE));
+      axis.setTickLabelFont(new Font("B612", Font.PLAIN, SIZE));
       axis.setLabelPaint(Palette.awt(p.soft()));
       axis.setTickLabelPaint(Palette.awt(p.soft()));
       axis.setAxisLineVisible(false);
@@ -186,7 +193,7 @@ final class PlotPane extends VBox {
     }
     var renderer = plot.getRenderer();
     plot.clearAnnotations();
-    var places = LineNames.of(lines);
+    var places = LineNames.of(lines, Math.max(180, viewer.getWidth() - 70));
     for (int k = 0; k < lines.size(); k++) {
       var color = colors[k % colors.length];
       var dash = DASHES[k % DASHES.length];
@@ -204,7 +211,7 @@ final class PlotPane extends VBox {
 
   private void name(String name, LineNames.Place at, Color color) {
     var a = new XYTextAnnotation(name, at.x(), at.y());
-    a.setFont(new Font("B612", Font.PLAIN, 10));
+    a.setFont(new Font("B612", Font.PLAIN, SIZE));
     a.setPaint(color);
     a.setTextAnchor(at.above() ? TextAnchor.BOTTOM_CENTER : TextAnchor.TOP_CENTER);
     plot.addAnnotation(a);

@@ -40,8 +40,8 @@ final class Words {
           };
       case Intake.Fuelling f ->
           switch (f) {
-            case CARBURETTOR -> "at the carburettor";
-            case PORT_INJECTION -> "at the port";
+            case CARBURETTOR -> "carburettor";
+            case PORT_INJECTION -> "at each port";
           };
       case Intake.Heating h ->
           switch (h) {
