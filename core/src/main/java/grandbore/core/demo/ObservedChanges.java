@@ -47,7 +47,7 @@ public final class ObservedChanges {
     PEAK_TORQUE("peak torque", "lb·ft"),
     TORQUE("torque", "lb·ft"),
     /** The peak power after over that before. */
-    POWER_RATIO("peak power, times", "");
+    POWER_RATIO("peak power ratio", "");
 
     private final String label;
     private final String unit;

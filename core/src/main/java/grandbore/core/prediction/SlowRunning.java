@@ -8,6 +8,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
 
 /** An engine that idles or is only cranked: throttle, vacuum, compression test. */
 public final class SlowRunning {
@@ -38,12 +40,22 @@ public final class SlowRunning {
   private static final double TENTH_OF_CC = 1e-7;
 
   private final BuiltEngine engine;
+  private final BooleanSupplier cancelled;
 
   /**
    * Heat to the walls is Hohenberg's here, whatever the curve is run with: Woschni's goes to
    * nothing with the piston's speed.
    */
   public SlowRunning(BuiltEngine engine) {
+    this(engine, () -> false);
+  }
+
+  /**
+   * @param cancelled asked once a cycle; where it says so, a {@link CancellationException} is
+   *     thrown
+   */
+  public SlowRunning(BuiltEngine engine, BooleanSupplier cancelled) {
+    this.cancelled = cancelled;
     this.engine =
         new BuiltEngine(
             engine.combination().with("losses.heat", Losses.HeatModel.HOHENBERG),
@@ -94,10 +106,12 @@ public final class SlowRunning {
     }
     var first = network.units().getFirst();
     int end = first.cycles() + cycles;
+    int cycle = first.cycles();
     while (first.cycles() < end && network.step(speed, piston) > 0) {
-      if (Thread.currentThread().isInterrupted()) {
-        return;
+      if (first.cycles() > cycle && cancelled.getAsBoolean()) {
+        throw new CancellationException("cancelled");
       }
+      cycle = first.cycles();
     }
   }
 

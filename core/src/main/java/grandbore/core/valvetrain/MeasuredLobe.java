@@ -42,7 +42,7 @@ public final class MeasuredLobe implements Lobe {
     nose = 0.5 * (crossing(first, angles[highest], below) + crossing(angles[highest], last, below));
     double most = 0;
     for (int i = 0; i <= 400; i++) {
-      most = Math.max(most, spline.value(first + i / 400.0 * (last - first)));
+      most = Math.max(most, spline.value(Math.min(last, first + i / 400.0 * (last - first))));
     }
     peak = most;
   }

@@ -15,7 +15,6 @@ import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Random;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
@@ -159,7 +158,7 @@ class BreathingTest {
     assertThat(torques.get(0)).isLessThan(torques.get(1));
   }
 
-  /** Halving every cell moves the curve by less than two percent. */
+  /** Halving every cell moves the curve by less than one per cent. */
   @Test
   void theMeshIsFineEnough() {
     var engine = BuiltEngine.asSpecified(FOUR);
@@ -170,7 +169,7 @@ class BreathingTest {
         PREDICTOR.predict(engine, SPEEDS, Fidelity.FULL, finer, p -> {}, () -> false).points();
     for (int i = 0; i < SPEEDS.size(); i++) {
       assertThat(coarse.get(i).torque())
-          .isCloseTo(fine.get(i).torque(), Percentage.withPercentage(2));
+          .isCloseTo(fine.get(i).torque(), Percentage.withPercentage(1));
     }
   }
 
@@ -186,48 +185,6 @@ class BreathingTest {
               .points()
               .getLast();
       assertThat(after.torque()).isCloseTo(alone.torque(), Percentage.withPercentage(0.5));
-    }
-  }
-
-  /** Random valid engines, silly ones too: points settle or say why, and are never nonsense. */
-  @Test
-  void randomEnginesGiveSoundOrExplainedPoints() {
-    var random = new Random(20_26);
-    int settled = 0;
-    int all = 0;
-    for (int i = 0; i < 24; i++) {
-      var c = random.nextBoolean() ? EIGHT : FOUR;
-      for (var f : Specs.fields()) {
-        if (random.nextInt(3) == 0) {
-          c = changed(c, f, random);
-        }
-      }
-      var curve =
-          PREDICTOR.predict(
-              BuiltEngine.asSpecified(c), List.of(1500.0, 4500.0, 8000.0), Fidelity.LIVE);
-      for (var p : curve.points()) {
-        all++;
-        if (p.converged()) {
-          settled++;
-          assertThat(List.of(p.torque(), p.power(), p.volumetricEfficiency(), p.peakPressure()))
-              .allSatisfy(v -> assertThat(v).isFinite());
-          assertThat(p.trappedMass()).isPositive();
-          assertThat(p.residual()).isBetween(0.0, 1.0);
-          assertThat(p.note()).isEmpty();
-        } else {
-          assertThat(p.note()).isNotEmpty();
-        }
-      }
-    }
-    assertThat(settled).isGreaterThan(all * 8 / 10);
-  }
-
-  private static Combination changed(Combination c, Specs.Field f, Random random) {
-    double factor = 0.6 + 0.8 * random.nextDouble();
-    try {
-      return f.with(c, f.get(c).with(f.get(c).si() * factor, Provenance.ASSUMED));
-    } catch (IllegalArgumentException e) {
-      return c;
     }
   }
 }

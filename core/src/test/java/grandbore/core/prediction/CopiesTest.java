@@ -93,8 +93,8 @@ class CopiesTest {
         var live = predictor.predict(engine, speeds, Fidelity.LIVE).points();
         var full = predictor.predict(engine, speeds, Fidelity.FULL).points();
         for (int i = 0; i < speeds.size(); i++) {
-          assertThat(live.get(i).torque() / full.get(i).torque()).isCloseTo(1, within(0.025));
-          assertThat(live.get(i).airFlow() / full.get(i).airFlow()).isCloseTo(1, within(0.025));
+          assertThat(live.get(i).torque() / full.get(i).torque()).isCloseTo(1, within(0.015));
+          assertThat(live.get(i).airFlow() / full.get(i).airFlow()).isCloseTo(1, within(0.015));
         }
       }
     }

@@ -109,7 +109,7 @@ class PredictionTest {
     var full = PREDICTOR.predict(BuiltEngine.asSpecified(FOUR), speeds, Fidelity.FULL);
     for (int i = 0; i < speeds.size(); i++) {
       assertThat(live.points().get(i).torque() / full.points().get(i).torque())
-          .isCloseTo(1, within(0.025));
+          .isCloseTo(1, within(0.015));
     }
   }
 

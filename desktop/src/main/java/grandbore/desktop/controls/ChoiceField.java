@@ -10,7 +10,7 @@ import javafx.util.StringConverter;
 
 /** One choice among words, kept like any input. */
 public final class ChoiceField<T> extends ComboBox<T> {
-  private static final double WIDTH = 146;
+  private static final double WIDTH = 150;
 
   private boolean showing;
 

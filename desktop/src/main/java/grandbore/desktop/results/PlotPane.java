@@ -42,7 +42,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
  * A plot with its title, a crosshair that reads all lines, zoom by drag and back by double-click,
  * and export as SVG, PNG or CSV.
  */
-final class PlotPane extends VBox {
+public final class PlotPane extends VBox {
   private static final float[][] DASHES = {null, {8, 4}, {3, 3}, {10, 3, 2, 3}, {1.5f, 2.5f}};
   private static final double HEIGHT = 215;
   private static final int SIZE = 10;
@@ -234,7 +234,7 @@ final class PlotPane extends VBox {
   }
 
   /** Writes the plot as the file's ending asks. */
-  void save(Path file) {
+  public void save(Path file) {
     try {
       PlotExport.write(chart, abscissa.getLabel(), lines, file);
       reading.setText("Written: " + file);

@@ -26,6 +26,14 @@ final class ResultService {
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("results").factory());
   private final Predictor predictor = new Predictor();
   private final AtomicLong newest = new AtomicLong();
+  private final Consumer<String> failed;
+
+  /**
+   * @param failed told why a run could not be finished
+   */
+  ResultService(Consumer<String> failed) {
+    this.failed = failed;
+  }
 
   void trace(BuiltEngine engine, double rpm, Consumer<Trace> then) {
     run(stop -> predictor.trace(engine, rpm, stop), then);
@@ -46,7 +54,7 @@ final class ResultService {
   void slow(BuiltEngine engine, double idleSpeed, Consumer<Slow> then) {
     run(
         stop -> {
-          var slow = new SlowRunning(engine);
+          var slow = new SlowRunning(engine, stop);
           return new Slow(slow.compressionTest(), slow.idle(idleSpeed));
         },
         then);
@@ -73,6 +81,8 @@ final class ResultService {
                 });
           } catch (CancellationException e) {
             // A newer wish took this one's place.
+          } catch (RuntimeException e) {
+            Platform.runLater(() -> failed.accept(String.valueOf(e.getMessage())));
           }
         });
   }

@@ -28,7 +28,8 @@ public final class ResultsPage extends VBox {
   private final Session session;
   private final CurveService curves;
   private final ReadOnlyDoubleProperty rpm;
-  private final ResultService service = new ResultService();
+  private final ResultService service =
+      new ResultService(why -> say("✕ Could not be solved: " + why, false));
   private final OneSpeed one;
   private final WholeCurve whole;
   private final LossPane losses;
@@ -66,6 +67,7 @@ public final class ResultsPage extends VBox {
     cancel.setOnAction(
         e -> {
           service.cancel();
+          asked = List.of();
           say("Cancelled", false);
         });
     var line = new HBox(8, status, cancel);
@@ -94,6 +96,7 @@ public final class ResultsPage extends VBox {
     button.setId(id);
     button.setToggleGroup(views);
     button.setUserData(content);
+    button.setOnAction(e -> button.setSelected(true));
     button.setMinWidth(USE_PREF_SIZE);
     return button;
   }

@@ -8,7 +8,7 @@ import javafx.util.StringConverter;
 
 /** The cylinders' arrangement, one of those usually built; others stay as they were brought in. */
 final class LayoutField extends ComboBox<Arrangement> {
-  private static final double WIDTH = 146;
+  private static final double WIDTH = 150;
   private boolean showing;
 
   LayoutField(Session session) {

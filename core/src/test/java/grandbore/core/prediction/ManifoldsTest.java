@@ -1,0 +1,151 @@
+package grandbore.core.prediction;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Boost;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.units.Measure;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Manifolds, headers and what joins them; signs and sizes are common practice, no source. */
+class ManifoldsTest extends EngineTest {
+  private static final Combination CROSS = Arrangement.VEE_8_CROSS.of(EIGHT);
+
+  static Stream<Combination> everyNetwork() {
+    var dual = CROSS.with("intake.manifold", Intake.Manifold.DUAL_PLANE);
+    return Stream.of(
+        dual,
+        with(dual, "intake.planeWindow", 3, Measure.SQUARE_INCHES),
+        CROSS.with("intake.manifold", Intake.Manifold.INDIVIDUAL),
+        CROSS.with("exhaust.kind", Exhaust.Kind.STEPPED),
+        CROSS.with("exhaust.kind", Exhaust.Kind.CAST_MANIFOLD),
+        CROSS.with("exhaust.balance", Exhaust.Balance.PIPE),
+        CROSS
+            .with("exhaust.outlet", Exhaust.Outlet.SYSTEM)
+            .with("exhaust.balance", Exhaust.Balance.PIPE),
+        CROSS.with("boost.kind", Boost.Kind.TURBOCHARGER),
+        CROSS.with("boost.kind", Boost.Kind.POSITIVE_DISPLACEMENT),
+        Arrangement.INLINE_6.of(FOUR).with("exhaust.kind", Exhaust.Kind.STEPPED));
+  }
+
+  /** Whatever the network, a cycle keeps mass within 0.1 % of a charge and energy of its work. */
+  @ParameterizedTest
+  @MethodSource("everyNetwork")
+  void everyNetworkKeepsMassAndEnergy(Combination c) {
+    var engine = BuiltEngine.asSpecified(c);
+    var parts = new EngineParts(c, Fidelity.LIVE.mesh());
+    var network = new EngineNetwork(parts, false, engine.clearanceArray());
+    double speed = 5500 * Math.PI / 30;
+    double piston = 2 * c.bottomEnd().stroke().si() * 5500 / 60;
+    turn(network, speed, piston, 2);
+    double mass = network.mass() - network.massTaken();
+    double energy = balance(network);
+    double work = work(network);
+    turn(network, speed, piston, 1);
+    double charge =
+        network.units().stream().mapToDouble(u -> u.cylinder().lastCycle().trapped).sum();
+    assertThat(network.mass() - network.massTaken()).isCloseTo(mass, within(1e-3 * charge));
+    double done = work(network) - work;
+    assertThat(done).isPositive();
+    // A blower's heat is counted in what the supply gives.
+    assertThat(balance(network)).isCloseTo(energy, within(1e-3 * done));
+  }
+
+  private static void turn(EngineNetwork network, double speed, double piston, int cycles) {
+    for (double turned = 0; turned < cycles * Cylinder.CYCLE - 1e-6; ) {
+      turned += network.step(speed, piston);
+    }
+  }
+
+  private static double work(EngineNetwork n) {
+    return n.units().stream().mapToDouble(u -> u.cylinder().work()).sum();
+  }
+
+  private static double balance(EngineNetwork n) {
+    double heat = n.units().stream().mapToDouble(u -> u.cylinder().heatLost()).sum();
+    return n.energy() - n.energyTaken() + n.heatToPipes() + work(n) + heat;
+  }
+
+  /** A window between the planes lets both meters feed each runner: power at the top. */
+  @Test
+  void anOpenSpacerGivesADualPlaneItsTopBack() {
+    var closed = CROSS.with("intake.manifold", Intake.Manifold.DUAL_PLANE);
+    closed = with(closed, "intake.meterFlow", 600, Measure.CUBIC_FEET_PER_MINUTE);
+    var open = with(closed, "intake.planeWindow", 4, Measure.SQUARE_INCHES);
+    var one = closed.with("intake.manifold", Intake.Manifold.PLENUM);
+    double divided = point(closed, 6800, Fidelity.FULL).power();
+    double windowed = point(open, 6800, Fidelity.FULL).power();
+    double single = point(one, 6800, Fidelity.FULL).power();
+    assertThat(windowed).isGreaterThan(1.005 * divided);
+    // A wide window makes nearly one plenum of two.
+    assertThat(windowed / single).isCloseTo(1, within(0.03));
+  }
+
+  /** Steps between primaries and collector give the middle of the range, a single merge the top. */
+  @Test
+  void steppedHeadersWorkAndDifferFromOneMerge() {
+    var speeds = List.of(3500.0, 5000.0, 6500.0, 8000.0);
+    var merged = curve(FOUR, speeds, Fidelity.FULL);
+    var stepped = curve(FOUR.with("exhaust.kind", Exhaust.Kind.STEPPED), speeds, Fidelity.FULL);
+    double different = 0;
+    for (int i = 0; i < speeds.size(); i++) {
+      double ratio = stepped.get(i).torque() / merged.get(i).torque();
+      assertThat(ratio).isBetween(0.85, 1.15);
+      different = Math.max(different, Math.abs(ratio - 1));
+    }
+    assertThat(different).isGreaterThan(0.005);
+  }
+
+  /** Behind silencers, joining the banks of a cross-plane eight is worth some torque. */
+  @Test
+  void aBalancePipeEvensTheBanks() {
+    var apart = CROSS.with("exhaust.outlet", Exhaust.Outlet.SYSTEM);
+    apart = with(apart, "exhaust.systemFlow", 350, Measure.CUBIC_FEET_PER_MINUTE);
+    var joined = apart.with("exhaust.balance", Exhaust.Balance.PIPE);
+    double without = 0;
+    double with = 0;
+    for (double rpm : new double[] {4000, 5000, 6000}) {
+      without += point(apart, rpm, Fidelity.FULL).torque();
+      with += point(joined, rpm, Fidelity.FULL).torque();
+    }
+    assertThat(with / without).isBetween(0.995, 1.05);
+  }
+
+  /** A manifold warmed by the exhaust heats the charge; one kept cool does not. */
+  @Test
+  void heatUnderTheManifoldCostsCharge() {
+    var powers = new ArrayList<Double>();
+    for (var heating :
+        List.of(
+            Intake.Heating.INSULATED,
+            Intake.Heating.HEAD_ONLY,
+            Intake.Heating.COOLANT,
+            Intake.Heating.EXHAUST)) {
+      powers.add(point(EIGHT.with("intake.heating", heating), 4500, Fidelity.LIVE).airFlow());
+    }
+    for (int i = 1; i < powers.size(); i++) {
+      assertThat(powers.get(i)).isLessThan(powers.get(i - 1));
+    }
+    assertThat(powers.getLast() / powers.getFirst()).isBetween(0.95, 0.998);
+  }
+
+  /** Two carburettors of a size pass what one of twice the size does. */
+  @Test
+  void twoMetersAreOneOfTwiceTheSize() {
+    var two = EIGHT.with("intake.meters", 2);
+    two = with(two, "intake.meterFlow", 400, Measure.CUBIC_FEET_PER_MINUTE);
+    var one = with(EIGHT, "intake.meterFlow", 800, Measure.CUBIC_FEET_PER_MINUTE);
+    double ratio =
+        point(two, 6500, Fidelity.LIVE).torque() / point(one, 6500, Fidelity.LIVE).torque();
+    assertThat(ratio).isCloseTo(1, within(1e-9));
+  }
+}

@@ -1,0 +1,85 @@
+package grandbore.core.prediction;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.core.combination.Combination;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+
+/** Valid combinations, silly ones too: every point settles or says why not. */
+class RobustnessTest {
+  private static final double LONGEST = 120;
+
+  @Test
+  @Timeout(value = 5, unit = TimeUnit.MINUTES)
+  void fortyEnginesSettleOrSayWhyNot() throws Exception {
+    check(new RandomEngines(20_261_125), 40, 0.7);
+  }
+
+  @Tag("study")
+  @Test
+  void twoThousandEnginesSettleOrSayWhyNot() throws Exception {
+    check(new RandomEngines(1), 2000, 0.85);
+  }
+
+  private static void check(RandomEngines engines, int count, double settled) throws Exception {
+    var tasks = new ArrayList<Callable<CurvePoint>>();
+    for (int i = 0; i < count; i++) {
+      var c = engines.next();
+      double rpm = engines.speed();
+      var fidelity = i % 3 == 0 ? Fidelity.FULL : Fidelity.LIVE;
+      tasks.add(() -> run(c, rpm, fidelity));
+    }
+    int converged = 0;
+    try (var pool = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
+      for (var future : pool.invokeAll(tasks)) {
+        converged += sound(future.get()) ? 1 : 0;
+      }
+    }
+    assertThat(converged).isGreaterThan((int) (settled * count));
+  }
+
+  private static CurvePoint run(Combination c, double rpm, Fidelity fidelity) {
+    long start = System.nanoTime();
+    var point =
+        new SpeedRun(BuiltEngine.asSpecified(c), fidelity, fidelity.mesh())
+            .run(rpm, () -> System.nanoTime() - start > LONGEST * 1e9);
+    assertThat(point.note()).isNotEqualTo("cancelled");
+    return point;
+  }
+
+  /** Whether it settled; a point that did not gives its reason, one that did is a number. */
+  private static boolean sound(CurvePoint p) {
+    if (!p.converged()) {
+      assertThat(p.note()).isNotBlank();
+      return false;
+    }
+    assertThat(p.note()).isEmpty();
+    assertThat(
+            List.of(
+                p.torque(),
+                p.power(),
+                p.imep(),
+                p.pmep(),
+                p.fmep(),
+                p.airFlow(),
+                p.peakPressure(),
+                p.exhaustTemperature(),
+                p.plenumPressure(),
+                p.heatShare(),
+                p.margins().octaneWanted(),
+                p.efforts().rodTension()))
+        .allMatch(Double::isFinite);
+    assertThat(p.trappedMass()).isPositive();
+    assertThat(p.residual()).isBetween(0.0, 1.0);
+    assertThat(p.blowBy()).isBetween(0.0, 1.0);
+    assertThat(p.change()).isLessThan(1e-3);
+    return true;
+  }
+}

@@ -1,0 +1,164 @@
+package grandbore.core.waves;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.gas.FuelKind;
+import grandbore.core.gas.WorkingGas;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Pipes that share their storage, and junctions that need no small steps. */
+class GasFieldTest {
+  private static final WorkingGas GAS = new WorkingGas(FuelKind.PUMP_93, 0.9, 0.01);
+  private static final WorkingGas AIR = WorkingGas.perfect(287.05, 1.4);
+
+  private static Pipe pipe(int cells) {
+    var pipe = new Pipe(GAS, PipeShape.ideal(0.4, 12e-4, 9e-4), cells);
+    for (int i = 0; i < cells; i++) {
+      double x = (i + 0.5) / cells;
+      pipe.set(i, 1e5 * (1 + 0.3 * Math.sin(5 * x)), 350 + 80 * x, 20 * x, 0.2 * x);
+    }
+    return pipe;
+  }
+
+  private static PipeEnd end(Pipe pipe, boolean start, double area) {
+    var end = new PipeEnd(GAS, pipe, start, new Atmosphere(1.1e5, 320, 0.1));
+    end.open(area);
+    return end;
+  }
+
+  /** Solved side by side in one store, pipes give what each gives alone: bit for bit. */
+  @Test
+  void pipesInOneStoreAreThePipesAlone() {
+    var alone = List.of(pipe(17), pipe(40), pipe(9));
+    var shared = List.of(pipe(17), pipe(40), pipe(9));
+    var steps = Pipe.together(GAS, shared);
+    double dt = 2e-6;
+    for (int n = 0; n < 400; n++) {
+      for (var p : alone) {
+        p.predict(dt);
+      }
+      steps.predict(dt);
+      for (var set : List.of(alone, shared)) {
+        for (var p : set) {
+          end(p, true, 8e-4).couple(dt);
+          end(p, false, 2e-4).couple(dt);
+        }
+      }
+      for (var p : alone) {
+        p.update(dt);
+      }
+      steps.update(dt);
+    }
+    for (int k = 0; k < alone.size(); k++) {
+      for (int i = 0; i < alone.get(k).cells(); i++) {
+        assertThat(shared.get(k).pressure(i)).isEqualTo(alone.get(k).pressure(i));
+        assertThat(shared.get(k).velocity(i)).isEqualTo(alone.get(k).velocity(i));
+        assertThat(shared.get(k).burned(i)).isEqualTo(alone.get(k).burned(i));
+      }
+    }
+    double least = alone.stream().mapToDouble(Pipe::stableStep).min().orElseThrow();
+    assertThat(steps.stableStep()).isEqualTo(least);
+  }
+
+  /**
+   * A small wave that meets n − 1 like branches: back comes (2 − n) / n of it, on goes 2 / n into
+   * each: textbook acoustics of branched tubes (L. E. Kinsler and A. R. Frey, <i>Fundamentals of
+   * Acoustics</i>, from memory).
+   */
+  @ParameterizedTest
+  @ValueSource(ints = {2, 3, 4})
+  void aSmallWaveSplitsAtAJunctionAsAcousticsSays(int branches) {
+    double length = 1.2;
+    double area = 10e-4;
+    int cells = 240;
+    double base = 1e5;
+    double height = 200;
+    var junction = new Junction(AIR, area * 0.01, base, 300, 0);
+    var pipes = new java.util.ArrayList<Pipe>();
+    for (int k = 0; k < branches; k++) {
+      var p = new Pipe(AIR, PipeShape.ideal(length, area, area), cells);
+      p.fill(base, 300, 0);
+      pipes.add(p);
+      junction.join(p, k > 0, k == 0 ? 1 : -1);
+    }
+    double sound = Math.sqrt(1.4 * 287.05 * 300);
+    double density = base / (287.05 * 300);
+    var first = pipes.getFirst();
+    for (int i = 0; i < cells; i++) {
+      double x = (i + 0.5) / cells * length;
+      double wave = height * Math.exp(-Math.pow((x - 0.7) / 0.07, 2));
+      double kelvin = 300 * (1 + wave / base * 0.4 / 1.4);
+      first.set(i, base + wave, kelvin, wave / (density * sound), 0);
+    }
+    var steps = Pipe.together(AIR, pipes);
+    double time = 0;
+    double until = 0.95 / sound;
+    while (time < until) {
+      double dt = Math.min(0.5 * steps.stableStep(), until - time);
+      steps.predict(dt);
+      junction.couple(dt);
+      for (int k = 0; k < branches; k++) {
+        var end = new PipeEnd(AIR, pipes.get(k), k == 0, new Atmosphere(base, 300, 0));
+        end.open(0);
+        end.couple(dt);
+      }
+      steps.update(dt);
+      time += dt;
+    }
+    double back = extreme(first, base, (2.0 - branches) / branches);
+    assertThat(back / height).isCloseTo((2.0 - branches) / branches, within(0.03));
+    for (int k = 1; k < branches; k++) {
+      double on = extreme(pipes.get(k), base, 1);
+      assertThat(on / height).isCloseTo(2.0 / branches, within(0.05));
+    }
+  }
+
+  private static double extreme(Pipe pipe, double base, double sign) {
+    double most = 0;
+    for (int i = 0; i < pipe.cells(); i++) {
+      double over = pipe.pressure(i) - base;
+      most = sign * over > sign * most ? over : most;
+    }
+    return most;
+  }
+
+  /**
+   * Half as large as a cell beside it or less, a junction stands the pipes' own step: nothing
+   * grows.
+   */
+  @ParameterizedTest
+  @ValueSource(doubles = {1e-5, 3e-5, 1e-4})
+  void aSmallJunctionStandsThePipesStep(double volume) {
+    var junction = new Junction(GAS, volume, 1.4e5, 900, 1);
+    var pipes = List.of(pipe(20), pipe(20), pipe(30));
+    for (int k = 0; k < 3; k++) {
+      junction.join(pipes.get(k), k == 2, k == 2 ? -1 : 0.978);
+    }
+    var steps = Pipe.together(GAS, pipes);
+    double mass = junction.mass() + pipes.stream().mapToDouble(Pipe::mass).sum();
+    double energy = junction.energy() + pipes.stream().mapToDouble(Pipe::energy).sum();
+    for (int n = 0; n < 3000; n++) {
+      double dt = steps.stableStep();
+      steps.predict(dt);
+      junction.couple(dt);
+      for (int k = 0; k < 3; k++) {
+        end(pipes.get(k), k != 2, 0).couple(dt);
+      }
+      steps.update(dt);
+    }
+    assertThat(junction.mass() + pipes.stream().mapToDouble(Pipe::mass).sum())
+        .isCloseTo(mass, within(1e-9 * mass));
+    double after = junction.energy() + pipes.stream().mapToDouble(Pipe::energy).sum();
+    assertThat(after).isCloseTo(energy, within(1e-6 * Math.abs(energy)));
+    // Waves go on without friction, but grow nowhere beyond what was put in.
+    for (var p : pipes) {
+      for (int i = 0; i < p.cells(); i++) {
+        assertThat(p.pressure(i)).isBetween(0.7e5, 1.5e5);
+      }
+    }
+  }
+}

@@ -1,0 +1,264 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.book.BuildDocument;
+import grandbore.book.ShopBook;
+import grandbore.core.combination.Boost;
+import grandbore.core.combination.BottomEnd;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.station.LiftTables;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The prediction's pages and the inputs that belong to it, in the real window. */
+class ResultsTest {
+  private static final long PATIENCE_SECONDS = 90;
+
+  @TempDir Path folder;
+
+  private final FxRobot robot = new FxRobot();
+  private Workbench bench;
+
+  @BeforeEach
+  void open() throws Exception {
+    Stage stage = FxToolkit.registerPrimaryStage();
+    try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
+      book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
+    }
+    FxToolkit.setupFixture(
+        () -> {
+          bench = new Workbench(ShopBook.open(folder.resolve("book.sqlite")));
+          stage.setScene(bench.scene());
+          stage.show();
+        });
+    settle();
+  }
+
+  @AfterEach
+  void close() throws Exception {
+    FxToolkit.setupFixture(() -> bench.close());
+  }
+
+  private void settle() {
+    until(
+        "the curve stands",
+        () -> {
+          var s = bench.curves().stateProperty().get();
+          return s.curve() != null && !s.isRunning();
+        });
+  }
+
+  private static void until(String what, BooleanSupplier holds) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+    while (!holds.getAsBoolean()) {
+      WaitForAsyncUtils.waitForFxEvents();
+      assertThat(System.nanoTime()).as(what).isLessThan(end);
+    }
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private String text(String id) {
+    Node node = robot.lookup(id).query();
+    return node instanceof TextField field ? field.getText() : ((Labeled) node).getText();
+  }
+
+  private boolean isShown(String id) {
+    return robot.lookup(id).tryQuery().isPresent();
+  }
+
+  private void type(String id, String words) {
+    robot.interact(() -> robot.lookup(id).<TextField>query().requestFocus());
+    robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+    robot.write(words).type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private <T> void choose(String id, T value) {
+    robot.interact(() -> robot.lookup(id).<ComboBox<T>>query().setValue(value));
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private PlotPane plot(String id) {
+    return robot.lookup(id).query();
+  }
+
+  private void station(String name) {
+    robot.clickOn("#station-" + name);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void quiet() {
+    until("results stand", () -> !robot.lookup("#results-cancel").query().isVisible());
+  }
+
+  /** One speed is solved whole, follows the cursor, and its plots export three ways. */
+  @Test
+  void oneSpeedFollowsTheCursorAndItsPlotsExport() throws Exception {
+    robot.interact(() -> robot.lookup("#rpm-cursor").<Slider>query().setValue(6000));
+    station("prediction");
+    until("solved", () -> text("#results-status").contains("6,000 rpm, every cylinder solved"));
+    assertThat(text("#worst-cylinder")).contains("least charge", "hottest", "nearest to knock");
+    robot.interact(() -> robot.lookup("#rpm-cursor").<Slider>query().setValue(7000));
+    until("moved", () -> text("#results-status").contains("7,000 rpm, every cylinder solved"));
+    // The cross-hair reads every line in the plot's own units.
+    robot.moveTo("#plot-valves");
+    until(
+        "read",
+        () ->
+            text("#plot-valves-reading").contains("intake")
+                && text("#plot-valves-reading").contains("cylinder"));
+    for (var ending : List.of("svg", "png", "csv")) {
+      var file = folder.resolve("plot." + ending);
+      robot.interact(() -> plot("#plot-loop").save(file));
+      assertThat(text("#plot-loop-reading")).contains(file.toString());
+      assertThat(Files.size(file)).isGreaterThan(2000);
+    }
+    assertThat(Files.readString(folder.resolve("plot.svg"))).contains("<svg");
+    assertThat(Files.readAllBytes(folder.resolve("plot.png"))).startsWith(0x89, 'P', 'N', 'G');
+    var rows = Files.readAllLines(folder.resolve("plot.csv"));
+    assertThat(rows.getFirst()).isEqualTo("\"volume, cc\",one cycle");
+    assertThat(rows.size()).isGreaterThan(700);
+    robot.interact(() -> plot("#plot-loop").save(folder.resolve("no/such.csv")));
+    assertThat(text("#plot-loop-reading")).contains("✕", "can't be written");
+  }
+
+  /** All speeds, losses and slow running each come from a run and say what they are. */
+  @Test
+  void everyViewIsFilledFromARun() {
+    station("prediction");
+    robot.clickOn("#view-all");
+    quiet();
+    assertThat(isShown("#plot-pressures")).isTrue();
+    assertThat(isShown("#plot-margins")).isTrue();
+    robot.clickOn("#view-losses");
+    until("running", () -> text("#results-status").contains("without"));
+    until("losses", () -> text("#results-status").contains("do not add up"));
+    assertThat(robot.lookup("#loss-table .input-label").queryAllAs(Label.class))
+        .extracting(Label::getText)
+        .contains("Friction, windage, accessories", "All together");
+    robot.clickOn("#view-slow");
+    until("slow", () -> text("#results-status").contains("coolant"));
+    // A throttle for every runner: no common vacuum, and the page says so.
+    assertThat(robot.lookup("#slow-results .soft").queryAllAs(Label.class))
+        .anySatisfy(l -> assertThat(l.getText()).contains("no common vacuum"));
+    assertThat(robot.lookup("#slow-results .number").queryAll()).hasSize(4);
+  }
+
+  /** A run that is cancelled ends at once and is not shown as done. */
+  @Test
+  void aRunCanBeCancelled() {
+    station("prediction");
+    quiet();
+    robot.clickOn("#view-losses");
+    until("running", () -> robot.lookup("#results-cancel").query().isVisible());
+    robot.clickOn("#results-cancel");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(text("#results-status")).isEqualTo("Cancelled");
+    assertThat(robot.lookup("#loss-table .input-label").queryAll()).isEmpty();
+  }
+
+  /** Inputs come and go with what they belong to. */
+  @Test
+  void inputsComeAndGoWithWhatTheyBelongTo() {
+    station("breathing");
+    assertThat(isShown("#boost-pressure-text")).isFalse();
+    choose("#boost-by", Boost.Kind.TURBOCHARGER);
+    assertThat(isShown("#boost-pressure-text")).isTrue();
+    assertThat(isShown("#boost-turbineArea-text")).isTrue();
+    assertThat(isShown("#boost-ratedSpeed-text")).isFalse();
+    choose("#boost-by", Boost.Kind.CENTRIFUGAL);
+    assertThat(isShown("#boost-ratedSpeed-text")).isTrue();
+    assertThat(isShown("#boost-turbineArea-text")).isFalse();
+    assertThat(robot.lookup(".caution").queryAllAs(Label.class))
+        .anySatisfy(l -> assertThat(l.getText()).contains("pressure vessel"));
+    assertThat(isShown("#intake-plenumVolume-text")).isFalse();
+    choose("#manifold", Intake.Manifold.DUAL_PLANE);
+    assertThat(isShown("#intake-planeWindow-text")).isTrue();
+    assertThat(isShown("#exhaust-secondaryLength-text")).isFalse();
+    choose("#exhaust", Exhaust.Kind.STEPPED);
+    assertThat(isShown("#exhaust-secondaryLength-text")).isTrue();
+    type("#intake-meters-text", "2");
+    assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
+    type("#intake-meters-text", "many");
+    assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
+    type("#by-intake-runnerChanges-3", "20");
+    assertThat(bench.session().build().combination().intake().runnerChanges())
+        .hasSize(4)
+        .element(2)
+        .isEqualTo(0.020);
+    type("#by-intake-runnerChanges-3", "0");
+    assertThat(bench.session().build().combination().intake().runnerChanges()).isEmpty();
+  }
+
+  /** Layout and firing order are one choice and one line; a choice that can't be says why. */
+  @Test
+  void layoutAndFiringOrderAreTypedTheWayTheyAreSaid() {
+    type("#firing-order", "1-2-4-3");
+    assertThat(bench.session().build().combination().bottomEnd().firingOrder())
+        .containsExactly(1, 2, 4, 3);
+    type("#firing-order", "1-2-2-3");
+    assertThat(bench.session().build().combination().bottomEnd().firingOrder())
+        .containsExactly(1, 2, 4, 3);
+    // What was refused stands as typed until it is given up.
+    assertThat(text("#firing-order")).isEqualTo("1-2-2-3");
+    robot.type(KeyCode.ESCAPE);
+    choose("#layout", grandbore.core.combination.Arrangement.VEE_TWIN_45);
+    var bottom = bench.session().build().combination().bottomEnd();
+    assertThat(bottom.layout()).isEqualTo(BottomEnd.Layout.VEE);
+    assertThat(text("#firing-order")).isEqualTo("1(315)-2(405)");
+    settle();
+    station("breathing");
+    choose("#manifold", Intake.Manifold.DUAL_PLANE);
+    assertThat(bench.session().build().combination().intake().manifold())
+        .isEqualTo(Intake.Manifold.INDIVIDUAL);
+    assertThat(text("#foot")).contains("✕", "Manifold", "because");
+    choose("#boost-by", Boost.Kind.CENTRIFUGAL);
+    assertThat(text("#foot")).doesNotContain("✕");
+  }
+
+  /** A measured lobe takes the card's place, and goes out again. */
+  @Test
+  void aMeasuredLobeTakesTheCardsPlace() throws Exception {
+    station("cam");
+    var file = folder.resolve("lobe.csv");
+    var table = new StringBuilder("angle_deg,lift_mm\n");
+    for (int a = -120; a <= 120; a += 10) {
+      double lift = 10.1 * Math.pow(Math.cos(Math.toRadians(a) * 0.75), 2);
+      table.append(a).append(',').append(lift).append('\n');
+    }
+    Files.writeString(file, table);
+    var tables = robot.lookup(n -> n instanceof LiftTables).<LiftTables>query();
+    robot.interact(() -> tables.bringIn("Intake lobe", "cam.intakeTable", file));
+    assertThat(bench.session().build().combination().cam().intakeTable().rows()).hasSize(25);
+    assertThat(robot.lookup(".soft").queryAllAs(Label.class))
+        .anySatisfy(l -> assertThat(l.getText()).isEqualTo("Intake lobe: measured, 25 rows"));
+    Files.writeString(file, table.toString().replace("0,", "x,"));
+    robot.interact(() -> tables.bringIn("Intake lobe", "cam.intakeTable", file));
+    assertThat(robot.lookup(".refusal").queryAllAs(Label.class))
+        .anySatisfy(l -> assertThat(l.getText()).contains("✕", "is no number"));
+    robot.clickOn("#undo");
+    until("undone", () -> !bench.session().build().combination().cam().intakeTable().isGiven());
+  }
+}
