@@ -2,8 +2,11 @@ package grandbore.desktop;
 
 import grandbore.core.clearances.Band;
 import grandbore.core.clearances.Measurement;
+import grandbore.core.prediction.Curve;
 import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.curve.Limits;
 import grandbore.desktop.session.Session;
+import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -17,6 +20,7 @@ final class FootLine extends HBox {
   private final Label words = new Label();
   private final Label speed = new Label();
   private String said = "";
+  private Curve curve;
 
   FootLine(Session session, CurveService service) {
     this.session = session;
@@ -33,12 +37,14 @@ final class FootLine extends HBox {
     service
         .stateProperty()
         .subscribe(
-            s ->
-                speed.setText(
-                    s.curve() == null
-                        ? ""
-                        : "%d speeds in %d ms"
-                            .formatted(s.curve().points().size(), s.milliseconds())));
+            s -> {
+              curve = s.curve();
+              speed.setText(
+                  curve == null
+                      ? ""
+                      : "%d speeds in %d ms".formatted(curve.points().size(), s.milliseconds()));
+              refresh(said);
+            });
   }
 
   /** Shows a message until the next edit. */
@@ -89,6 +95,11 @@ final class FootLine extends HBox {
           }
         }
       }
+    }
+    var limit = curve == null ? Optional.<String>empty() : Limits.of(curve);
+    if (limit.isPresent()) {
+      words.getStyleClass().add("outside");
+      return limit.get();
     }
     return session.readings().all().isEmpty()
         ? "Nothing measured yet: every number is assumed or from a card"

@@ -4,9 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
 import grandbore.book.ShopBook;
+import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Heads;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Squeeze;
 import grandbore.core.demo.DemoBuilds;
@@ -152,6 +157,39 @@ class LayoutTest {
     everyStation("1280×800 metric");
     at(1100, 700);
     everyStation("1100×700 metric");
+  }
+
+  /** With everything fitted that brings inputs of its own, and with every kind of boost. */
+  @Test
+  void everythingFittedIsStillReadable() {
+    at(1280, 800);
+    for (var boost : Boost.Kind.values()) {
+      robot.interact(
+          () ->
+              bench
+                  .session()
+                  .edit(
+                      "all",
+                      b ->
+                          b.with(
+                              b.combination()
+                                  .with("boost.kind", boost)
+                                  .with("nitrous.kind", Nitrous.Kind.FITTED)
+                                  .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
+                                  .with("exhaust.kind", Exhaust.Kind.STEPPED)
+                                  .with("exhaust.balance", Exhaust.Balance.PIPE)
+                                  .with("exhaust.outlet", Exhaust.Outlet.SYSTEM))));
+      everyStation("1280×800 all fitted, " + boost);
+    }
+    for (var arrangement : List.of(Arrangement.SINGLE, Arrangement.VEE_6_ODD, Arrangement.VEE_12)) {
+      robot.interact(
+          () -> bench.session().edit("Layout", b -> b.with(arrangement.of(b.combination()))));
+      for (var station : new Station[] {Station.BOTTOM_END, Station.HEADS, Station.BREATHING}) {
+        choose(station);
+        nothingIsCut(arrangement + " " + station);
+        gridsKeepApart(arrangement + " " + station);
+      }
+    }
   }
 
   /** Long and short strokes, wide and narrow bores: the drawing's inputs stay apart. */

@@ -37,6 +37,7 @@ public final class Figures {
     f.squeeze();
     f.cam();
     f.breathing();
+    f.weather();
     return List.copyOf(f.figures);
   }
 
@@ -106,6 +107,24 @@ public final class Figures {
             .formatted(
                 show(b.blockDeck()), show(b.stroke()), show(b.rodLength()), show(b.pinHeight())),
         GEOMETRY);
+  }
+
+  private void weather() {
+    var w = c.weather();
+    double dry = Correction.dryPressure(w);
+    for (var standard : Correction.values()) {
+      add(
+          "correction_" + standard.name().toLowerCase(Locale.ROOT),
+          "This day's power to " + standard.label(),
+          standard.factor(w),
+          Quantity.FACTOR,
+          weakest(w.pressure(), w.temperature(), w.humidity()),
+          standard.formula(),
+          "barometer %s, dry %s, %s"
+              .formatted(
+                  show(w.pressure()), Quantity.PRESSURE.show(dry, units), show(w.temperature())),
+          standard.label() + ", from memory");
+    }
   }
 
   private void squeeze() {

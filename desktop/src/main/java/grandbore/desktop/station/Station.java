@@ -23,7 +23,13 @@ public enum Station {
       "Brief",
       MaterialDesignC.CLIPBOARD_TEXT_OUTLINE,
       List.of("mixture", "weather"),
-      Set.of("mean_piston_speed", "displacement")),
+      Set.of(
+          "displacement",
+          "mean_piston_speed",
+          "correction_sae_j1349",
+          "correction_sae_j607",
+          "correction_din_70020",
+          "correction_iso_1585")),
   BOTTOM_END(
       "Bottom end",
       MaterialDesignA.ARROW_COLLAPSE_DOWN,

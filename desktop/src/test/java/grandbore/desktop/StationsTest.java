@@ -1,0 +1,252 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.book.BuildDocument;
+import grandbore.book.ShopBook;
+import grandbore.core.combination.Boost;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.Mixture;
+import grandbore.core.combination.Nitrous;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.gas.FuelKind;
+import grandbore.core.units.Entry;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.station.Station;
+import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Every station's inputs against the build they stand for. */
+class StationsTest {
+  @TempDir Path folder;
+
+  private final FxRobot robot = new FxRobot();
+  private Workbench bench;
+
+  @BeforeEach
+  void open() throws Exception {
+    Stage stage = FxToolkit.registerPrimaryStage();
+    FxToolkit.setupFixture(
+        () -> {
+          var book = ShopBook.open(folder.resolve("book.sqlite"));
+          book.add(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
+          bench = new Workbench(book);
+          stage.setScene(bench.scene());
+          stage.show();
+        });
+  }
+
+  @AfterEach
+  void close() throws Exception {
+    FxToolkit.setupFixture(() -> bench.close());
+  }
+
+  private static void until(String what, BooleanSupplier holds) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
+    while (!holds.getAsBoolean()) {
+      WaitForAsyncUtils.waitForFxEvents();
+      assertThat(System.nanoTime()).as(what).isLessThan(end);
+    }
+  }
+
+  private void choose(Station station) {
+    robot.interact(() -> bench.rail().choose(station));
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** The engine with everything fitted that shows an input of its own. */
+  private void fitEverything() {
+    robot.interact(
+        () ->
+            bench
+                .session()
+                .edit(
+                    "all",
+                    b ->
+                        b.with(
+                            b.combination()
+                                .with("boost.kind", Boost.Kind.TURBOCHARGER)
+                                .with("nitrous.kind", Nitrous.Kind.FITTED)
+                                .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
+                                .with("exhaust.kind", Exhaust.Kind.STEPPED)
+                                .with("exhaust.balance", Exhaust.Balance.PIPE)
+                                .with("exhaust.outlet", Exhaust.Outlet.SYSTEM))));
+  }
+
+  /** In both units a field shows the build's value, to the digits it shows, and takes it back. */
+  @Test
+  void whatAFieldShowsIsWhatTheBuildHolds() {
+    fitEverything();
+    var seen = new HashSet<String>();
+    for (var units : UnitSystem.values()) {
+      robot.interact(() -> bench.session().edit("Units", b -> b.with(units)));
+      for (var station : Station.values()) {
+        choose(station);
+        for (var f : Specs.fields()) {
+          String id = "#" + f.path().replace('.', '-') + "-text";
+          var node = robot.lookup(id).tryQueryAs(TextField.class);
+          if (node.isEmpty()) {
+            continue;
+          }
+          seen.add(f.path());
+          var given = f.get(bench.session().build().combination());
+          var quantity = f.spec().quantity();
+          String text = node.get().getText();
+          double back = Entry.parse(text, quantity, units, given.si());
+          int decimals = text.contains(".") ? text.length() - text.indexOf('.') - 1 : 0;
+          double digit = quantity.unit(units).toSi(Math.pow(10, -decimals) * 0.51);
+          double zero = quantity.unit(units).toSi(0);
+          assertThat(back)
+              .as(f.path() + " " + text)
+              .isCloseTo(given.si(), within(Math.abs(digit - zero) + 1e-12));
+          // Its tooltip says the reason for its range.
+          Tooltip tip = node.get().getTooltip();
+          assertThat(tip.getText()).contains(f.spec().label(), f.spec().why());
+        }
+      }
+    }
+    // Nearly all inputs are on some page; what is left belongs to parts that are not fitted here.
+    var hidden =
+        Specs.fields().stream().map(Specs.Field::path).filter(p -> !seen.contains(p)).toList();
+    assertThat(hidden)
+        .isSubsetOf(
+            "boost.ratedSpeed", "boost.sweptPerTurn", "boost.filling", "valveTrain.tappetDiameter");
+  }
+
+  /** Leaving a field as it stands is no edit. */
+  @Test
+  void lookingAtAFieldChangesNothing() {
+    var before = bench.session().build();
+    for (var station : List.of(Station.BOTTOM_END, Station.CAM, Station.BREATHING)) {
+      choose(station);
+      for (var input : robot.lookup(n -> n instanceof InputField).queryAll()) {
+        robot.interact(() -> ((TextField) input.lookup(".text-field")).requestFocus());
+      }
+    }
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(bench.session().build()).isSameAs(before);
+  }
+
+  /**
+   * Rows of a flow sheet come and go; what is typed in moves the curve's input and is card data.
+   */
+  @Test
+  void flowRowsComeAndGo() {
+    choose(Station.HEADS);
+    int rows = bench.session().build().combination().heads().intakeFlow().rows().size();
+    robot.interact(() -> button("Add row").fire());
+    assertThat(bench.session().build().combination().heads().intakeFlow().rows()).hasSize(rows + 1);
+    robot.interact(() -> button("Drop row").fire());
+    robot.interact(() -> button("Drop row").fire());
+    assertThat(bench.session().build().combination().heads().intakeFlow().rows()).hasSize(rows - 1);
+    robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
+    until(
+        "undone",
+        () -> bench.session().build().combination().heads().intakeFlow().rows().size() == rows);
+  }
+
+  private Button button(String words) {
+    return robot.lookup(n -> n instanceof Button b && words.equals(b.getText())).queryAll().stream()
+        .map(Button.class::cast)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Numbers 1 to 8 with Ctrl open the stations in their order. */
+  @Test
+  void theKeyboardOpensEveryStation() {
+    var keys =
+        List.of(
+            KeyCode.DIGIT1,
+            KeyCode.DIGIT2,
+            KeyCode.DIGIT3,
+            KeyCode.DIGIT4,
+            KeyCode.DIGIT5,
+            KeyCode.DIGIT6,
+            KeyCode.DIGIT7,
+            KeyCode.DIGIT8);
+    for (var station : Station.values()) {
+      var key = keys.get(station.ordinal());
+      robot.press(KeyCode.CONTROL, key).release(key, KeyCode.CONTROL);
+      until(
+          station.title(),
+          () ->
+              robot.lookup(".page-title").queryAllAs(Label.class).stream()
+                  .anyMatch(l -> l.getText().equals(station.title())));
+    }
+  }
+
+  /** A fuel too poor and springs too weak are said at the foot, and are gone once cured. */
+  @Test
+  void theFootSaysWhatTheCurveRunsInto() {
+    until("the curve stands", () -> foot().startsWith("Nothing measured"));
+    edit("mixture.fuel", FuelKind.PUMP_87);
+    until("knock", () -> foot().contains("octane") && foot().contains("more than the fuel has"));
+    edit("mixture.spark", Mixture.Spark.KNOCK_LIMITED);
+    until("held back", () -> foot().startsWith("Nothing measured"));
+    var rate = Specs.field("valveTrain.springRate");
+    robot.interact(
+        () ->
+            bench
+                .session()
+                .put(
+                    rate,
+                    rate.get(bench.session().build().combination()).with(30e3, Provenance.CARD)));
+    until("float", () -> foot().contains("Valves float from"));
+    assertThat(foot()).contains("rpm", "mm clear of the lobe");
+  }
+
+  private String foot() {
+    return robot.lookup("#foot").<Label>query().getText();
+  }
+
+  private void edit(String path, Object value) {
+    robot.interact(
+        () -> bench.session().edit(path, b -> b.with(b.combination().with(path, value))));
+  }
+
+  /** What is measured counts on the rail; what is not fitted does not. */
+  @Test
+  void theRailCountsWhatConcernsTheEngine() {
+    var session = bench.session();
+    String plain =
+        Station.BREATHING.measured(
+            session.build(), session.readings(), session.engine().combination());
+    fitEverything();
+    String fitted =
+        Station.BREATHING.measured(
+            session.build(), session.readings(), session.engine().combination());
+    assertThat(Integer.parseInt(fitted.split(" ", -1)[2]))
+        .isGreaterThan(Integer.parseInt(plain.split(" ", -1)[2]));
+    var bore = Specs.field("bottomEnd.bore");
+    robot.interact(
+        () ->
+            session.put(
+                bore, bore.get(session.build().combination()).with(0.104, Provenance.MEASURED)));
+    assertThat(
+            Station.BOTTOM_END.measured(
+                session.build(), session.readings(), session.engine().combination()))
+        .startsWith("1 of ");
+  }
+}
