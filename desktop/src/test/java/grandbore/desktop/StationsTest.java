@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.book.BuildDocument;
 import grandbore.book.ShopBook;
 import grandbore.core.combination.Boost;
+import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Mixture;
@@ -132,6 +133,39 @@ class StationsTest {
     assertThat(hidden)
         .isSubsetOf(
             "boost.ratedSpeed", "boost.sweptPerTurn", "boost.filling", "valveTrain.tappetDiameter");
+  }
+
+  /** Valves are counted: two to five in a cylinder, and what has no room is refused. */
+  @Test
+  void valvesAreCountedAndHaveToFit() {
+    choose(Station.HEADS);
+    count("#heads-intakeValves-text", "3");
+    assertThat(bench.session().build().combination().heads().intakeValves()).isEqualTo(1);
+    assertThat(robot.lookup(".refusal").queryAllAs(Label.class))
+        .anySatisfy(l -> assertThat(l.getText()).contains("Valves", "find room"));
+    robot.interact(
+        () -> {
+          var valve = Specs.field("heads.intakeValve");
+          var c = bench.session().build().combination();
+          bench.session().put(valve, valve.get(c).with(0.030, Provenance.CARD));
+        });
+    robot.type(KeyCode.ESCAPE);
+    count("#heads-intakeValves-text", "3");
+    assertThat(bench.session().build().combination().heads().intakeValves()).isEqualTo(3);
+    count("#heads-exhaustValves-text", "9");
+    assertThat(bench.session().build().combination().heads().exhaustValves()).isEqualTo(1);
+    choose(Station.BOTTOM_END);
+    edit("bottomEnd.numbering", BottomEnd.Numbering.BANK_BY_BANK);
+    var bottom = bench.session().build().combination().bottomEnd();
+    assertThat(bottom.bank(4)).isZero();
+    assertThat(bottom.bank(5)).isEqualTo(1);
+  }
+
+  private void count(String id, String typed) {
+    robot.interact(() -> robot.lookup(id).<TextField>query().requestFocus());
+    robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+    robot.write(typed).type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   /** Leaving a field as it stands is no edit. */

@@ -53,6 +53,8 @@ final class Copies {
       double admittance,
       Reflection reflection,
       Receiver receiver) {
+    int now = Echo.row(phase);
+    int back = Echo.before(now, delay);
     for (int k = 1; k < count; k++) {
       if (!replay.isReady()) {
         return;
@@ -61,7 +63,7 @@ final class Copies {
       at = at < 0 ? at + Cylinder.CYCLE : at;
       replay.at(at, copy);
       double answer =
-          echoes.get(k).answer(phase, pressure - copy[Replay.PRESSURE], delay, reflection.at(at));
+          echoes.get(k).answer(now, back, pressure - copy[Replay.PRESSURE], reflection.at(at));
       Replay.answer(copy, answer * admittance, enthalpy, burned);
       receiver.receive(copy);
     }

@@ -16,22 +16,36 @@ final class Echo {
   private final double[] sent = new double[ROWS];
   private int row = -1;
 
+  /** The row of a phase, rad. */
+  static int row(double phase) {
+    return (int) (phase * PER_RADIAN) % ROWS;
+  }
+
+  /**
+   * The row a wave was sent at that is back now.
+   *
+   * @param delay crank angle a wave takes up and down the pipe, rad
+   */
+  static int before(int now, double delay) {
+    return Math.floorMod(now - Math.max(1, (int) (delay * PER_RADIAN + 0.5)), ROWS);
+  }
+
   /**
    * Outflow added, as a pressure: times the pipe's admittance it is kg/s.
    *
-   * @param phase now, rad
+   * @param now row of the phase now
+   * @param back row the wave was sent at that is back now
    * @param difference pressure now less the one that was kept, Pa
-   * @param delay crank angle a wave takes up and down the pipe, rad
    * @param reflection of the far end: 1 where the valve is shut
    */
-  double answer(double phase, double difference, double delay, double reflection) {
-    int now = (int) (phase * PER_RADIAN) % ROWS;
-    int back = Math.floorMod(now - Math.max(1, (int) Math.round(delay * PER_RADIAN)), ROWS);
+  double answer(int now, int back, double difference, double reflection) {
     double returned = row < 0 ? 0 : reflection * sent[back];
     double heard = Math.clamp(difference, -LOUDEST, LOUDEST);
     double send = heard - returned;
-    for (int k = row < 0 || row == now ? now : (row + 1) % ROWS; k != now; k = (k + 1) % ROWS) {
-      sent[k] = send;
+    if (row >= 0 && row != now) {
+      for (int k = row + 1 == ROWS ? 0 : row + 1; k != now; k = k + 1 == ROWS ? 0 : k + 1) {
+        sent[k] = send;
+      }
     }
     sent[now] = send;
     row = now;

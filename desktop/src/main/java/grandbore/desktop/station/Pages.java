@@ -3,12 +3,14 @@ package grandbore.desktop.station;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
+import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.gas.FuelKind;
 import grandbore.desktop.controls.ChoiceField;
+import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.SpeedField;
 import grandbore.desktop.curve.CurveService;
@@ -145,6 +147,12 @@ public final class Pages {
         new InputGrid(session)
             .put("Layout", new LayoutField(session))
             .put("Firing order", new FiringField(session))
+            .when(c -> c.bottomEnd().banks() == 2)
+            .put(
+                "Cylinders counted",
+                choice(
+                    session, "Cylinders counted", "bottomEnd.numbering", BottomEnd.Numbering.class))
+            .always()
             .with(
                 "bottomEnd.pinOffset",
                 "bottomEnd.mainJournal",
@@ -232,6 +240,12 @@ public final class Pages {
         new FlowDrawing(session, look),
         tables,
         new InputGrid(session)
+            .put(
+                "Intake valves a cylinder",
+                new CountField(session, "Intake valves", "heads.intakeValves", 3))
+            .put(
+                "Exhaust valves a cylinder",
+                new CountField(session, "Exhaust valves", "heads.exhaustValves", 2))
             .with(
                 "heads.intakeValve",
                 "heads.exhaustValve",
