@@ -3,7 +3,6 @@ package grandbore.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
-import grandbore.book.ShopBook;
 import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
@@ -19,7 +18,6 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.station.Station;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Bounds;
@@ -27,39 +25,14 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Nothing is cut off and no inputs lie over one another, at any station, size or unit system. */
-class LayoutTest {
-  @TempDir Path folder;
-
-  private final FxRobot robot = new FxRobot();
-  private Stage stage;
-  private Workbench bench;
-
-  @BeforeEach
-  void open() throws Exception {
-    stage = FxToolkit.registerPrimaryStage();
-    FxToolkit.setupFixture(
-        () -> {
-          var book = ShopBook.open(folder.resolve("book.sqlite"));
-          book.add(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
-          bench = new Workbench(book);
-          stage.setScene(bench.scene());
-          stage.show();
-        });
-  }
-
-  @AfterEach
-  void close() throws Exception {
-    FxToolkit.setupFixture(() -> bench.close());
+class LayoutTest extends BenchTest {
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
   }
 
   private void at(double width, double height) {

@@ -3,7 +3,6 @@ package grandbore.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
-import grandbore.book.ShopBook;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Exhaust;
@@ -12,92 +11,18 @@ import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.station.LiftTables;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
-import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The prediction's pages and the inputs that belong to it, in the real window. */
-class ResultsTest {
-  private static final long PATIENCE_SECONDS = 90;
-
-  @TempDir Path folder;
-
-  private final FxRobot robot = new FxRobot();
-  private Workbench bench;
-
-  @BeforeEach
-  void open() throws Exception {
-    Stage stage = FxToolkit.registerPrimaryStage();
-    try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
-      book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
-    }
-    FxToolkit.setupFixture(
-        () -> {
-          bench = new Workbench(ShopBook.open(folder.resolve("book.sqlite")));
-          stage.setScene(bench.scene());
-          stage.show();
-        });
-    settle();
-  }
-
-  @AfterEach
-  void close() throws Exception {
-    FxToolkit.setupFixture(() -> bench.close());
-  }
-
-  private void settle() {
-    until(
-        "the curve stands",
-        () -> {
-          var s = bench.curves().stateProperty().get();
-          return s.curve() != null && !s.isRunning();
-        });
-  }
-
-  private static void until(String what, BooleanSupplier holds) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
-    while (!holds.getAsBoolean()) {
-      WaitForAsyncUtils.waitForFxEvents();
-      assertThat(System.nanoTime()).as(what).isLessThan(end);
-    }
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private String text(String id) {
-    Node node = robot.lookup(id).query();
-    return node instanceof TextField field ? field.getText() : ((Labeled) node).getText();
-  }
-
-  private boolean isShown(String id) {
-    return robot.lookup(id).tryQuery().isPresent();
-  }
-
-  private void type(String id, String words) {
-    robot.interact(() -> robot.lookup(id).<TextField>query().requestFocus());
-    robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
-    robot.write(words).type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private <T> void choose(String id, T value) {
-    robot.interact(() -> robot.lookup(id).<ComboBox<T>>query().setValue(value));
-    WaitForAsyncUtils.waitForFxEvents();
+class ResultsTest extends BenchTest {
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
   }
 
   private PlotPane plot(String id) {

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.book.BuildDocument;
-import grandbore.book.ShopBook;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Exhaust;
@@ -19,56 +18,21 @@ import grandbore.core.units.Entry;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.station.Station;
-import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** Every station's inputs against the build they stand for. */
-class StationsTest {
-  @TempDir Path folder;
-
-  private final FxRobot robot = new FxRobot();
-  private Workbench bench;
-
-  @BeforeEach
-  void open() throws Exception {
-    Stage stage = FxToolkit.registerPrimaryStage();
-    FxToolkit.setupFixture(
-        () -> {
-          var book = ShopBook.open(folder.resolve("book.sqlite"));
-          book.add(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
-          bench = new Workbench(book);
-          stage.setScene(bench.scene());
-          stage.show();
-        });
-  }
-
-  @AfterEach
-  void close() throws Exception {
-    FxToolkit.setupFixture(() -> bench.close());
-  }
-
-  private static void until(String what, BooleanSupplier holds) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(30);
-    while (!holds.getAsBoolean()) {
-      WaitForAsyncUtils.waitForFxEvents();
-      assertThat(System.nanoTime()).as(what).isLessThan(end);
-    }
+class StationsTest extends BenchTest {
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
   }
 
   private void choose(Station station) {
@@ -139,7 +103,7 @@ class StationsTest {
   @Test
   void valvesAreCountedAndHaveToFit() {
     choose(Station.HEADS);
-    count("#heads-intakeValves-text", "3");
+    type("#heads-intakeValves-text", "3");
     assertThat(bench.session().build().combination().heads().intakeValves()).isEqualTo(1);
     assertThat(robot.lookup(".refusal").queryAllAs(Label.class))
         .anySatisfy(l -> assertThat(l.getText()).contains("Valves", "find room"));
@@ -150,22 +114,15 @@ class StationsTest {
           bench.session().put(valve, valve.get(c).with(0.030, Provenance.CARD));
         });
     robot.type(KeyCode.ESCAPE);
-    count("#heads-intakeValves-text", "3");
+    type("#heads-intakeValves-text", "3");
     assertThat(bench.session().build().combination().heads().intakeValves()).isEqualTo(3);
-    count("#heads-exhaustValves-text", "9");
+    type("#heads-exhaustValves-text", "9");
     assertThat(bench.session().build().combination().heads().exhaustValves()).isEqualTo(1);
     choose(Station.BOTTOM_END);
     edit("bottomEnd.numbering", BottomEnd.Numbering.BANK_BY_BANK);
     var bottom = bench.session().build().combination().bottomEnd();
     assertThat(bottom.bank(4)).isZero();
     assertThat(bottom.bank(5)).isEqualTo(1);
-  }
-
-  private void count(String id, String typed) {
-    robot.interact(() -> robot.lookup(id).<TextField>query().requestFocus());
-    robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
-    robot.write(typed).type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
   }
 
   /** Leaving a field as it stands is no edit. */
@@ -234,11 +191,13 @@ class StationsTest {
   /** A fuel too poor and springs too weak are said at the foot, and are gone once cured. */
   @Test
   void theFootSaysWhatTheCurveRunsInto() {
-    until("the curve stands", () -> foot().startsWith("Nothing measured"));
+    until("the curve stands", () -> text("#foot").startsWith("Nothing measured"));
     edit("mixture.fuel", FuelKind.PUMP_87);
-    until("knock", () -> foot().contains("octane") && foot().contains("more than the fuel has"));
+    until(
+        "knock",
+        () -> text("#foot").contains("octane") && text("#foot").contains("more than the fuel has"));
     edit("mixture.spark", Mixture.Spark.KNOCK_LIMITED);
-    until("held back", () -> foot().startsWith("Nothing measured"));
+    until("held back", () -> text("#foot").startsWith("Nothing measured"));
     var rate = Specs.field("valveTrain.springRate");
     robot.interact(
         () ->
@@ -247,17 +206,8 @@ class StationsTest {
                 .put(
                     rate,
                     rate.get(bench.session().build().combination()).with(30e3, Provenance.CARD)));
-    until("float", () -> foot().contains("Valves float from"));
-    assertThat(foot()).contains("rpm", "mm clear of the lobe");
-  }
-
-  private String foot() {
-    return robot.lookup("#foot").<Label>query().getText();
-  }
-
-  private void edit(String path, Object value) {
-    robot.interact(
-        () -> bench.session().edit(path, b -> b.with(b.combination().with(path, value))));
+    until("float", () -> text("#foot").contains("Valves float from"));
+    assertThat(text("#foot")).contains("rpm", "mm clear of the lobe");
   }
 
   /** What is measured counts on the rail; what is not fitted does not. */

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
-import grandbore.book.ShopBook;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.Fidelity;
@@ -13,95 +12,37 @@ import grandbore.desktop.curve.CurveState;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.station.Station;
 import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
-import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, driven by mouse and keyboard on the toolkit's headless platform. */
-class WindowTest {
-  private static final long PATIENCE_SECONDS = 30;
-
-  @TempDir Path folder;
-
-  private final FxRobot robot = new FxRobot();
-  private Stage stage;
-  private Workbench bench;
-
-  @BeforeEach
-  void open() throws Exception {
-    stage = FxToolkit.registerPrimaryStage();
-    try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
-      book.add(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
-      book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
-    }
-    start();
-  }
-
-  private void start() throws Exception {
-    FxToolkit.setupFixture(
-        () -> {
-          bench = new Workbench(ShopBook.open(folder.resolve("book.sqlite")));
-          stage.setScene(bench.scene());
-          stage.show();
-        });
-    settle();
-  }
-
-  private void stop() throws Exception {
-    FxToolkit.setupFixture(() -> bench.close());
-  }
-
-  @AfterEach
-  void close() throws Exception {
-    stop();
+class WindowTest extends BenchTest {
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(
+        new BuildDocument(DemoBuilds.hillClimbEight(), List.of()),
+        new BuildDocument(DemoBuilds.paddockFour(), List.of()));
   }
 
   private CurveState curve() {
     return bench.curves().stateProperty().get();
   }
 
-  private void settle() {
-    until("the curve stands", () -> curve().curve() != null && !curve().isRunning());
-  }
-
-  private static void until(String what, BooleanSupplier true1) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
-    while (!true1.getAsBoolean()) {
-      WaitForAsyncUtils.waitForFxEvents();
-      assertThat(System.nanoTime()).as(what).isLessThan(end);
-    }
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
   private double power() {
     return curve().curve().peakPower().orElseThrow().power();
   }
 
-  private String text(String id) {
-    Node node = robot.lookup(id).query();
-    return node instanceof TextField field ? field.getText() : ((Labeled) node).getText();
-  }
-
-  private void type(String id, String text) {
+  private void click(String id, String text) {
     robot.clickOn(id).press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
     robot.write(text).type(KeyCode.ENTER);
     WaitForAsyncUtils.waitForFxEvents();
@@ -111,7 +52,7 @@ class WindowTest {
   void aChangedBoreMovesTheCurveAndUndoRestoresIt() {
     double before = power();
     double displacement = bench.session().build().combination().bottomEnd().displacement();
-    type("#bottomEnd-bore-text", ".060 over");
+    click("#bottomEnd-bore-text", ".060 over");
     settle();
     assertThat(text("#bottomEnd-bore-text")).isEqualTo("4.154");
     assertThat(power()).isGreaterThan(1.005 * before);
@@ -152,14 +93,14 @@ class WindowTest {
   @Test
   void whatCannotBeIsRefusedWithItsReasonAndStaysAsTyped() {
     var before = bench.session().build();
-    type("#bottomEnd-bore-text", "12 mm");
+    click("#bottomEnd-bore-text", "12 mm");
     assertThat(text("#bottomEnd-bore-refusal"))
         .contains("Bore", "12.00 mm", "allowed: 30.00 mm", "because");
     assertThat(text("#bottomEnd-bore-text")).isEqualTo("12 mm");
     assertThat(bench.session().build()).isEqualTo(before);
-    type("#bottomEnd-rodLength-text", "3.5");
+    click("#bottomEnd-rodLength-text", "3.5");
     assertThat(text("#bottomEnd-rodLength-refusal")).contains("rod ratio of 1.2");
-    type("#bottomEnd-bore-text", "wide");
+    click("#bottomEnd-bore-text", "wide");
     assertThat(text("#bottomEnd-bore-refusal")).contains("can't be read");
     robot.type(KeyCode.ESCAPE);
     WaitForAsyncUtils.waitForFxEvents();
@@ -200,14 +141,14 @@ class WindowTest {
   void aBadReadingIsRefusedAndAHalfReadDeckSaysSo() {
     robot.clickOn("#station-clearances");
     WaitForAsyncUtils.waitForFxEvents();
-    type("#deck-clearance-2-thrust-text", "4 in");
+    click("#deck-clearance-2-thrust-text", "4 in");
     assertThat(bench.session().readings().all()).isEmpty();
     assertThat(robot.lookup(".refusal").queryAllAs(Label.class))
         .anySatisfy(l -> assertThat(l.getText()).contains("Deck clearance 2", "allowed"));
-    type("#deck-clearance-2-thrust-text", "21 thou");
+    click("#deck-clearance-2-thrust-text", "21 thou");
     until("kept", () -> bench.session().readings().all().size() == 1);
     assertThat(text("#verdict-2")).contains("other side");
-    type("#deck-clearance-2-opposite-text", "11 thou");
+    click("#deck-clearance-2-opposite-text", "11 thou");
     until("kept", () -> bench.session().readings().all().size() == 2);
     assertThat(text("#value-2")).isEqualTo("0.0160");
     robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
@@ -244,13 +185,13 @@ class WindowTest {
     assertThat(curve().ghost()).isNull();
     double before = power();
     robot.clickOn("#station-breathing");
-    type("#intake-runnerLength-text", "300");
+    click("#intake-runnerLength-text", "300");
     settle();
     assertThat(power()).isNotEqualTo(before);
     robot.clickOn("#station-heads");
-    type("#intake-flow-row-2-text", "10");
+    click("#intake-flow-row-2-text", "10");
     assertThat(text("#intake-flow-refusal") == null ? "" : text("#intake-flow-refusal")).isEmpty();
-    type("#intake-lift-row-2-text", "1");
+    click("#intake-lift-row-2-text", "1");
     assertThat(text("#intake-flow-refusal")).contains("lifts rise");
   }
 

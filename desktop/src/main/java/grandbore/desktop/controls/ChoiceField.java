@@ -12,11 +12,14 @@ import javafx.util.StringConverter;
 public final class ChoiceField<T> extends ComboBox<T> {
   private static final double WIDTH = 150;
 
+  /** Shown where what stands is none of the choices. */
+  private static final String OTHER = "another";
+
   private boolean showing;
 
   /**
    * @param words how each choice is shown
-   * @param read the choice that stands
+   * @param read the choice that stands, {@code null} for none of them
    * @param write a build with another choice
    */
   public ChoiceField(
@@ -28,6 +31,7 @@ public final class ChoiceField<T> extends ComboBox<T> {
       BiFunction<Build, T, Build> write) {
     getItems().setAll(choices);
     setAccessibleText(label);
+    setPromptText(OTHER);
     setPrefWidth(WIDTH);
     setMinWidth(WIDTH);
     setId(label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
@@ -35,7 +39,7 @@ public final class ChoiceField<T> extends ComboBox<T> {
         new StringConverter<>() {
           @Override
           public String toString(T value) {
-            return value == null ? "" : words.apply(value);
+            return value == null ? OTHER : words.apply(value);
           }
 
           @Override

@@ -3,6 +3,7 @@ package grandbore.desktop.station;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
+import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Losses;
@@ -145,7 +146,15 @@ public final class Pages {
         drawing,
         turn,
         new InputGrid(session)
-            .put("Layout", new LayoutField(session))
+            .put(
+                "Layout",
+                new ChoiceField<>(
+                    session,
+                    "Layout",
+                    Arrangement.values(),
+                    Words::of,
+                    b -> Arrangement.of(b.combination().bottomEnd()).orElse(null),
+                    (b, a) -> b.with(a.of(b.combination()))))
             .put("Firing order", new FiringField(session))
             .when(c -> c.bottomEnd().banks() == 2)
             .put(

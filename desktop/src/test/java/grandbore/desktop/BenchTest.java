@@ -1,0 +1,105 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.book.BuildDocument;
+import grandbore.book.ShopBook;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** The real window on a book of its own, driven by mouse and keyboard on the headless platform. */
+abstract class BenchTest {
+  private static final long PATIENCE_SECONDS = 90;
+
+  @TempDir Path folder;
+
+  final FxRobot robot = new FxRobot();
+  Stage stage;
+  Workbench bench;
+
+  /** The documents in the book; the first is on the bench. */
+  abstract List<BuildDocument> documents();
+
+  @BeforeEach
+  void open() throws Exception {
+    stage = FxToolkit.registerPrimaryStage();
+    try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
+      documents().forEach(book::add);
+    }
+    start();
+  }
+
+  void start() throws Exception {
+    FxToolkit.setupFixture(
+        () -> {
+          bench = new Workbench(ShopBook.open(folder.resolve("book.sqlite")));
+          stage.setScene(bench.scene());
+          stage.show();
+        });
+    settle();
+  }
+
+  @AfterEach
+  void stop() throws Exception {
+    FxToolkit.setupFixture(() -> bench.close());
+  }
+
+  void settle() {
+    until(
+        "the curve stands",
+        () -> {
+          var s = bench.curves().stateProperty().get();
+          return s.curve() != null && !s.isRunning();
+        });
+  }
+
+  static void until(String what, BooleanSupplier holds) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+    while (!holds.getAsBoolean()) {
+      WaitForAsyncUtils.waitForFxEvents();
+      assertThat(System.nanoTime()).as(what).isLessThan(end);
+    }
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  String text(String id) {
+    Node node = robot.lookup(id).query();
+    return node instanceof TextField field ? field.getText() : ((Labeled) node).getText();
+  }
+
+  boolean isShown(String id) {
+    return robot.lookup(id).tryQuery().isPresent();
+  }
+
+  void type(String id, String words) {
+    robot.interact(() -> robot.lookup(id).<TextField>query().requestFocus());
+    robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
+    robot.write(words).type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  <T> void choose(String id, T value) {
+    robot.interact(() -> robot.lookup(id).<ComboBox<T>>query().setValue(value));
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Changes a component of the combination on the bench. */
+  void edit(String path, Object value) {
+    robot.interact(
+        () -> bench.session().edit(path, b -> b.with(b.combination().with(path, value))));
+  }
+}
