@@ -165,9 +165,15 @@ public final class Specs {
   static Object rebuild(Object record, String name, Object value) {
     var components = record.getClass().getRecordComponents();
     var values = new Object[components.length];
+    boolean found = false;
     for (int i = 0; i < components.length; i++) {
       RecordComponent c = components[i];
-      values[i] = c.getName().equals(name) ? value : read(record, c.getName());
+      boolean replaced = c.getName().equals(name);
+      values[i] = replaced ? value : read(record, c.getName());
+      found |= replaced;
+    }
+    if (!found) {
+      throw new IllegalArgumentException("There is no input " + name);
     }
     return construct(record.getClass(), values);
   }

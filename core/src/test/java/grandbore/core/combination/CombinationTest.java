@@ -7,7 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.flow.FlowCurve;
 import grandbore.core.units.Measure;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -89,5 +91,69 @@ class CombinationTest {
     assertThatThrownBy(() -> demo.with("bottomEnd.firingOrder", List.of(1, 2, 3, 4, 5, 6, 7, 7)))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("each cylinder");
+  }
+
+  /** What is usual lies inside its own range, and no two inputs of a group share a name. */
+  @Test
+  void whatIsUsualIsAllowedAndEveryInputHasItsOwnName() {
+    var names = new HashSet<String>();
+    for (var field : Specs.fields()) {
+      var spec = field.spec();
+      assertThat(names.add(field.group() + spec.label())).as(field.path()).isTrue();
+      assertThat(spec.why()).isNotBlank();
+      if (!Double.isNaN(spec.usual())) {
+        assertThat(spec.usual()).as(field.path()).isBetween(spec.min(), spec.max());
+      }
+    }
+  }
+
+  /** Groups that newer versions brought stand on what is usual alone. */
+  @Test
+  void newGroupsStandOnWhatIsUsual() {
+    for (var type : List.of(Boost.class, Nitrous.class, Losses.class)) {
+      var group = Specs.make(type, Map.of());
+      for (var c : type.getRecordComponents()) {
+        Object value = Specs.read(group, c.getName());
+        assertThat(value).as(type + " " + c.getName()).isNotNull();
+        if (value instanceof Given given) {
+          assertThat(given.provenance()).isEqualTo(Provenance.ASSUMED);
+          assertThat(given.spread()).isNotNegative();
+        }
+      }
+    }
+    assertThatThrownBy(() -> Specs.make(Boost.class, Map.of("colour", "red")))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  /** Any part is read and replaced by its path, and nothing else moves with it. */
+  @Test
+  void aPartIsReplacedByItsPathAndNothingElse() {
+    for (var field : Specs.fields()) {
+      var given = (Given) demo.at(field.path());
+      assertThat(given).isEqualTo(field.get(demo));
+      var other = given.with(given.si(), Provenance.REPEATED);
+      var changed = demo.with(field.path(), other);
+      for (var each : Specs.fields()) {
+        assertThat(each.get(changed))
+            .isEqualTo(each.path().equals(field.path()) ? other : each.get(demo));
+      }
+    }
+    assertThatThrownBy(() -> demo.with("bottomEnd.colour", 1))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> demo.at("bottomEnd.colour"))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("colour");
+  }
+
+  /** An effective compression and lifts follow the parts they are made of. */
+  @Test
+  void liftsFollowLobeRatioAndLash() {
+    double lobe = demo.cam().intakeLobeLift().si();
+    double rocker = demo.valveTrain().intakeRocker().si();
+    double lash = demo.valveTrain().intakeLash().si();
+    assertThat(demo.intakeLift()).isCloseTo(lobe * rocker - lash, within(1e-12));
+    var taller = with("valveTrain.intakeRocker", 1.65, Measure.NONE);
+    assertThat(taller.intakeLift() - demo.intakeLift()).isCloseTo(0.10 * lobe, within(1e-9));
+    assertThat(taller.exhaustLift()).isEqualTo(demo.exhaustLift());
   }
 }

@@ -1,8 +1,10 @@
 package grandbore.core.friction;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Losses;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
@@ -81,5 +83,69 @@ class FrictionTest {
         new Friction(eight).at(6000, 1, PEAK).crankshaft() * displacement * 6000 / 120;
     // Polishing cannot give back more than the journals cost: the claim of 15 kW fails.
     assertThat(journals).isLessThan(15e3);
+  }
+
+  /**
+   * Walther's equation, ASTM D341, with a multigrade's slope: an oil of 10.5 mm²/s at 100 °C has 60
+   * to 80 at 40 °C and some 13 to 14 at 90 °C (oil makers' sheets for 10W-30, from memory).
+   */
+  @Test
+  void oilThinsWithHeatAsPublished() {
+    double at100 = 10.5e-6;
+    assertThat(Friction.viscosity(at100, 373.15)).isCloseTo(at100, within(1e-9));
+    assertThat(Friction.viscosity(at100, 313.15)).isBetween(55e-6, 85e-6);
+    assertThat(Friction.viscosity(at100, 363.15)).isBetween(12.5e-6, 14.5e-6);
+    double last = Double.POSITIVE_INFINITY;
+    for (double kelvin = 290; kelvin < 420; kelvin += 10) {
+      double v = Friction.viscosity(at100, kelvin);
+      assertThat(v).isLessThan(last).isPositive();
+      last = v;
+    }
+  }
+
+  /** Thin and hot oil rubs less, in journals and skirts only. */
+  @Test
+  void thinAndHotOilRubsLessInJournalsAndSkirts() {
+    var base = new Friction(eight).at(5000, 1, PEAK);
+    for (var path : new String[] {"losses.oil", "losses.oilTemperature"}) {
+      double factor = path.endsWith("oil") ? 0.7 : 1.05;
+      var thin = new Friction(with(eight, path, factor)).at(5000, 1, PEAK);
+      assertThat(thin.crankshaft()).isLessThan(base.crankshaft());
+      assertThat(thin.pistons()).isLessThan(base.pistons());
+      assertThat(thin.rings()).isEqualTo(base.rings());
+      assertThat(thin.windage()).isEqualTo(base.windage());
+    }
+    var slack = new Friction(with(eight, "losses.ringTension", 0.7)).at(5000, 1, PEAK);
+    assertThat(slack.rings()).isLessThan(base.rings());
+    assertThat(slack.crankshaft()).isEqualTo(base.crankshaft());
+  }
+
+  /** fmep = 0.4 bar + 0.005 peak + 0.09 c + 0.0009 c²: Chen and Flynn, SAE 650733, by hand. */
+  @Test
+  void theWholeEnginesFormulaIsThePublishedOne() {
+    var whole = eight.with("losses.friction", Losses.FrictionModel.WHOLE_ENGINE);
+    for (double rpm : new double[] {2000, 5000, 7500}) {
+      double c = 2 * eight.bottomEnd().stroke().si() * rpm / 60;
+      double bar = 0.4 + 0.005 * PEAK / 1e5 + 0.09 * c + 0.0009 * c * c;
+      var parts = new Friction(whole).at(rpm, 1, PEAK);
+      assertThat(parts.total() - parts.windage()).isCloseTo(1e5 * bar, within(1.0));
+    }
+  }
+
+  /** Windage: with the square of speed as a pressure, and less the more is done about it. */
+  @Test
+  void windageGoesWithTheSquareOfSpeedAndFallsWithCare() {
+    double last = Double.POSITIVE_INFINITY;
+    for (var kind : Losses.Windage.values()) {
+      var friction = new Friction(eight.with("losses.windage", kind));
+      double slow = friction.at(3000, 1, PEAK).windage();
+      double fast = friction.at(6000, 1, PEAK).windage();
+      assertThat(fast / slow).isCloseTo(4, within(1e-6));
+      assertThat(fast).isLessThan(last);
+      last = fast;
+    }
+    var longer = with(eight, "bottomEnd.stroke", 1.02);
+    assertThat(new Friction(longer).at(6000, 1, PEAK).windage())
+        .isGreaterThan(new Friction(eight).at(6000, 1, PEAK).windage());
   }
 }
