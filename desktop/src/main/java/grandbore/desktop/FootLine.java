@@ -3,6 +3,8 @@ package grandbore.desktop;
 import grandbore.core.clearances.Band;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.prediction.Curve;
+import grandbore.core.units.Quantity;
+import grandbore.core.valvetrain.FlatTappet;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.curve.Limits;
 import grandbore.desktop.session.Session;
@@ -95,6 +97,12 @@ final class FootLine extends HBox {
           }
         }
       }
+    }
+    var tappet = FlatTappet.tooNarrow(build.combination());
+    if (tappet.isPresent()) {
+      words.getStyleClass().add("outside");
+      return "▲ The lobe runs over the edge of a flat tappet narrower than "
+          + Quantity.LENGTH.show(tappet.get(), build.units());
     }
     var limit = curve == null ? Optional.<String>empty() : Limits.of(curve);
     if (limit.isPresent()) {

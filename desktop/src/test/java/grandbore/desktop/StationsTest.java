@@ -12,6 +12,7 @@ import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
+import grandbore.core.combination.ValveTrain;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Entry;
@@ -208,6 +209,10 @@ class StationsTest extends BenchTest {
                     rate.get(bench.session().build().combination()).with(30e3, Provenance.CARD)));
     until("float", () -> text("#foot").contains("Valves float from"));
     assertThat(text("#foot")).contains("rpm", "mm clear of the lobe");
+    edit("valveTrain.follower", ValveTrain.Follower.FLAT_PUSHROD);
+    until("tappet", () -> text("#foot").contains("flat tappet narrower than"));
+    choose(Station.CAM);
+    assertThat(text("#figure-intake_tappet_wanted")).endsWith(" in");
   }
 
   /** What is measured counts on the rail; what is not fitted does not. */

@@ -10,6 +10,7 @@ import grandbore.core.geometry.SliderCrank;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
+import grandbore.core.valvetrain.FlatTappet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -36,6 +37,7 @@ public final class Figures {
     f.bottomEnd();
     f.squeeze();
     f.cam();
+    f.tappets();
     f.breathing();
     f.weather();
     return List.copyOf(f.figures);
@@ -107,6 +109,25 @@ public final class Figures {
             .formatted(
                 show(b.blockDeck()), show(b.stroke()), show(b.rodLength()), show(b.pinHeight())),
         GEOMETRY);
+  }
+
+  private void tappets() {
+    if (!FlatTappet.concerns(c)) {
+      return;
+    }
+    double[] wanted = {FlatTappet.intake(c), FlatTappet.exhaust(c)};
+    String[] sides = {"intake", "exhaust"};
+    for (int i = 0; i < 2; i++) {
+      add(
+          sides[i] + "_tappet_wanted",
+          "Flat tappet the " + sides[i] + " lobe wants",
+          wanted[i],
+          Quantity.LENGTH,
+          weakest(i == 0 ? c.cam().intakeDuration() : c.cam().exhaustDuration()),
+          "2 × fastest lift ÷ radian of the cam",
+          "2 × %s".formatted(Quantity.LENGTH.show(wanted[i] / 2, units)),
+          "kinematics of a flat follower; fitted: " + show(c.valveTrain().tappetDiameter()));
+    }
   }
 
   private void weather() {

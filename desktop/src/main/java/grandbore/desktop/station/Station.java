@@ -58,7 +58,9 @@ public enum Station {
           "seat_overlap",
           "intake_lift",
           "exhaust_lift",
-          "separation_rule")),
+          "separation_rule",
+          "intake_tappet_wanted",
+          "exhaust_tappet_wanted")),
   HEADS(
       "Heads",
       MaterialDesignF.FAN,
