@@ -104,4 +104,27 @@ class CylindersApartTest extends EngineTest {
     double mixture = fresh * 5500 / 120;
     assertThat(p.airFlow() / mixture).isBetween(0.90, 0.94);
   }
+
+  /** Live, one cylinder stands for all: for the mean of ports and runners that differ. */
+  @Test
+  void liveStandsForTheMeanOfCylindersThatDiffer() {
+    var c =
+        FOUR.with("heads.intakeShares", List.of(1.0, 0.92, 1.04, 0.96))
+            .with("intake.runnerChanges", List.of(0.0, 0.010, -0.010, 0.020));
+    for (double rpm : new double[] {5000, 7000}) {
+      var live = point(c, rpm, Fidelity.LIVE);
+      var full = point(c, rpm, Fidelity.FULL);
+      assertThat(live.cylinders()).hasSize(1);
+      assertThat(live.torque()).isCloseTo(full.torque(), Percentage.withPercentage(2));
+    }
+  }
+
+  /** The same number for every cylinder is the engine as specified. */
+  @Test
+  void equalSharesAreNoShares() {
+    var even = FOUR.with("heads.intakeShares", Collections.nCopies(N, 1.0));
+    even = even.with("intake.runnerChanges", Collections.nCopies(N, 0.0));
+    assertThat(point(even, 6000, Fidelity.FULL).torque())
+        .isEqualTo(point(FOUR, 6000, Fidelity.FULL).torque());
+  }
 }
