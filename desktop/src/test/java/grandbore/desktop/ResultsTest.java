@@ -44,7 +44,10 @@ class ResultsTest extends BenchTest {
     robot.interact(() -> robot.lookup("#rpm-cursor").<Slider>query().setValue(6000));
     station("prediction");
     until("solved", () -> text("#results-status").contains("6,000 rpm, every cylinder solved"));
-    assertThat(text("#worst-cylinder")).contains("least charge", "hottest", "nearest to knock");
+    assertThat(text("#worst-cylinder")).contains("fill alike", "hottest", "nearest to knock");
+    // With one poor port it says which cylinder goes short.
+    edit("heads.intakeShares", List.of(1.0, 1.0, 0.9, 1.0));
+    until("unequal", () -> text("#worst-cylinder").contains("Cylinder 3 gets least charge"));
     robot.interact(() -> robot.lookup("#rpm-cursor").<Slider>query().setValue(7000));
     until("moved", () -> text("#results-status").contains("7,000 rpm, every cylinder solved"));
     // The cross-hair reads every line in the plot's own units.

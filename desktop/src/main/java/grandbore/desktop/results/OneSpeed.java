@@ -6,6 +6,7 @@ import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Measure;
 import grandbore.desktop.look.Look;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -18,6 +19,9 @@ import javafx.scene.layout.VBox;
 
 /** One engine speed: traces over the crank's angle, and each cylinder's own result. */
 final class OneSpeed extends VBox {
+  /** Fresh charge that differs by less is alike. */
+  private static final double ALIKE = 0.0015;
+
   private static final double[] PLACES = {0, 0.5, 1};
 
   private final PlotPane valves;
@@ -81,8 +85,8 @@ final class OneSpeed extends VBox {
         List.of(
             new Line(
                 "one cycle",
-                shown.in(shown.volume(), trace.of(Kind.CYLINDER_VOLUME)),
-                shown.in(high, trace.of(Kind.CYLINDER_PRESSURE)))));
+                closed(shown.in(shown.volume(), trace.of(Kind.CYLINDER_VOLUME))),
+                closed(shown.in(high, trace.of(Kind.CYLINDER_PRESSURE))))));
     String[] names = {"at the plenum", "half way", "at the valve"};
     var lines = new java.util.ArrayList<Line>();
     for (int k = 0; k < PLACES.length; k++) {
@@ -90,6 +94,13 @@ final class OneSpeed extends VBox {
     }
     waves.show(crank, p.symbol() + " absolute", lines);
     each(trace.point(), shown);
+  }
+
+  /** With the first value again at the end. */
+  private static double[] closed(double[] values) {
+    var out = Arrays.copyOf(values, values.length + 1);
+    out[values.length] = values[0];
+    return out;
   }
 
   /** Cylinder pressure only while gas is exchanged: the rest is off this scale. */
@@ -176,12 +187,22 @@ final class OneSpeed extends VBox {
             .orElseThrow();
     var knock =
         all.stream().max(Comparator.comparingDouble(CylinderPoint::octaneWanted)).orElseThrow();
+    double lack = 1 - least.fresh() / most.fresh();
+    if (lack < ALIKE) {
+      return String.format(
+          Locale.US,
+          "The cylinders fill alike, within %.1f %%; %d has the hottest exhaust, %d is nearest to"
+              + " knock.",
+          Math.max(0.1, 100 * lack),
+          hot.number(),
+          knock.number());
+    }
     return String.format(
         Locale.US,
         "Cylinder %d gets least charge (%.1f %% under cylinder %d), %d has the hottest exhaust, %d"
             + " is nearest to knock.",
         least.number(),
-        100 * (1 - least.fresh() / most.fresh()),
+        100 * lack,
         most.number(),
         hot.number(),
         knock.number());
