@@ -37,7 +37,7 @@ final class MergeCollector extends Collector {
 
   @Override
   void receive(double[] copy, double dt) {
-    junction.add(copy[0], copy[1], copy[2], copy[3]);
+    junction.add(copy[0], copy[1], copy[2], copy[3], copy[Junction.ARRIVING]);
   }
 
   @Override

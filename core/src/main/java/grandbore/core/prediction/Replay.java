@@ -3,11 +3,11 @@ package grandbore.core.prediction;
 /**
  * The flow at one pipe's end over the cycle, kept degree by degree so that it can be played again
  * for copies of the cylinder at other phases: mass flow, momentum flow, stagnation enthalpy and
- * burned share of the pipe's gas, and the pressure they met.
+ * burned share of the pipe's gas, the pressure they met, and how much arrives at a merge.
  */
 final class Replay {
   static final int PRESSURE = 4;
-  static final int FIELDS = 5;
+  static final int FIELDS = 6;
   private static final int ROWS = 720;
   private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
 

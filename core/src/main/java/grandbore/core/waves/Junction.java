@@ -21,6 +21,9 @@ public final class Junction {
     double energy;
     double burned;
 
+    /** Thrust along the axis over the cell's own pressure, N. */
+    double axial;
+
     /** The cell's velocity as this pipe meets it, over the axial one. */
     double facing;
 
@@ -40,6 +43,9 @@ public final class Junction {
       this.cosine = cosine;
     }
   }
+
+  /** Where {@link #branchFlow} puts how much arrives from a pipe. */
+  public static final int ARRIVING = 5;
 
   private static final double COURANT = 0.8;
 
@@ -61,6 +67,7 @@ public final class Junction {
   private double addedMomentum;
   private double addedEnergy;
   private double addedBurned;
+  private double addedArriving;
   private double rise;
   private double ahead;
 
@@ -97,8 +104,14 @@ public final class Junction {
     return COURANT * volume / ((sound + Math.abs(momentum / mass)) * open);
   }
 
-  /** Adds flows from a source that is not a branch: a copy of a pipe, shifted in phase. */
-  public void add(double massFlow, double momentumFlow, double energyFlow, double burnedFlow) {
+  /**
+   * Adds flows from a source that is not a branch: a copy of a pipe, shifted in phase.
+   *
+   * @param arriving how much arrives from it, as {@link #branchFlow} tells it, m³/s
+   */
+  public void add(
+      double massFlow, double momentumFlow, double energyFlow, double burnedFlow, double arriving) {
+    addedArriving += arriving;
     addedMass += massFlow;
     addedMomentum += momentumFlow;
     addedEnergy += energyFlow;
@@ -112,7 +125,7 @@ public final class Junction {
     double de = addedEnergy;
     double db = addedBurned;
     double axial = momentum / mass;
-    double arriving = Math.max(0, addedMass) * volume / mass;
+    double arriving = addedArriving;
     double outletArea = 0;
     for (int k = 0; k < branches.size(); k++) {
       var b = branches.get(k);
@@ -155,7 +168,8 @@ public final class Junction {
       b.energy += more * (out ? enthalpyInside(b) : enthalpy());
       b.burned += more * (out ? b.inside.burned : burned);
       dm += b.mass;
-      dMomentum += b.cosine * (b.momentum - (pressure + rise) * b.inside.area);
+      b.axial = b.cosine * (b.momentum - (pressure + rise) * b.inside.area);
+      dMomentum += b.axial;
       de += b.energy;
       db += b.burned;
       b.pipe.endFlow(b.atStart, b.mass, b.momentum, b.energy, b.burned);
@@ -168,6 +182,7 @@ public final class Junction {
     addedMomentum = 0;
     addedEnergy = 0;
     addedBurned = 0;
+    addedArriving = 0;
     settle();
   }
 
@@ -268,14 +283,15 @@ public final class Junction {
 
   /**
    * Flow out of a branch's pipe into the cell, mass and axial momentum; stagnation enthalpy, J/kg,
-   * and burned share of the gas just inside that pipe.
+   * and burned share of the gas just inside that pipe; how much arrives from it, m³/s.
    */
   public void branchFlow(int branch, double[] out) {
     var b = branches.get(branch);
     out[0] = b.mass;
-    out[1] = b.cosine * (b.momentum - pressure * b.inside.area);
+    out[1] = b.axial;
     out[2] = enthalpyInside(b);
     out[3] = b.inside.burned;
+    out[ARRIVING] = b.cosine > 0 ? arriving(b) : 0;
   }
 
   /** Acoustic admittance of a branch, kg/(s Pa). */

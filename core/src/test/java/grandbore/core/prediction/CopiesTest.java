@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 class CopiesTest {
   private static double[] flows(double phase) {
     return new double[] {
-      Math.sin(phase / 2), Math.cos(phase), 3e5 + phase, 0.5, 1e5 + 1e3 * Math.sin(phase)
+      Math.sin(phase / 2), Math.cos(phase), 3e5 + phase, 0.5, 1e5 + 1e3 * Math.sin(phase), 0.1
     };
   }
 
@@ -29,7 +29,7 @@ class CopiesTest {
       }
     }
     assertThat(replay.isReady()).isTrue();
-    var out = new double[5];
+    var out = new double[Replay.FIELDS];
     for (double phase = 0.3; phase < Cylinder.CYCLE - 0.3; phase += 0.37) {
       replay.at(phase, out);
       var expected = flows(phase);

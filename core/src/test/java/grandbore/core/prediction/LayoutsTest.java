@@ -129,7 +129,7 @@ class LayoutsTest extends EngineTest {
       names = {"SINGLE", "TWIN_360", "INLINE_3", "INLINE_4", "INLINE_6", "VEE_8_FLAT", "VEE_12"})
   void liveAndFullAgreeWithinOneAndAHalfPerCent(Arrangement arrangement) {
     var c = arrangement.of(FOUR);
-    for (double rpm : new double[] {4500, 7500}) {
+    for (double rpm : new double[] {3000, 4500, 7500}) {
       var live = point(c, rpm, Fidelity.LIVE);
       var full = point(c, rpm, Fidelity.FULL);
       assertThat(live.torque() / full.torque()).isCloseTo(1, within(0.015));
@@ -178,5 +178,18 @@ class LayoutsTest extends EngineTest {
         .hasMessageContaining("720");
     assertThatThrownBy(() -> twin.with("bottomEnd.firingIntervals", List.of(720.0)))
         .isInstanceOf(InvalidInput.class);
+  }
+
+  /**
+   * The demo's eight, its banks even: from the bottom of its range to the top, carburettor and all.
+   */
+  @Test
+  void liveAndFullAgreeOnTheDemosEightDownToSlowSpeeds() {
+    for (double rpm : new double[] {2500, 3000, 3500, 5500, 7500}) {
+      var live = point(EIGHT, rpm, Fidelity.LIVE);
+      var full = point(EIGHT, rpm, Fidelity.FULL);
+      assertThat(live.torque() / full.torque()).isCloseTo(1, within(0.015));
+      assertThat(live.airFlow() / full.airFlow()).isCloseTo(1, within(0.015));
+    }
   }
 }

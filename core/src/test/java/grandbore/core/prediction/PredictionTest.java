@@ -85,8 +85,7 @@ class PredictionTest {
       var p = full.points().get(i);
       assertThat(p.converged()).as(p.note()).isTrue();
       assertThat(live.points().get(i).converged()).isTrue();
-      // A cross-plane eight's banks fire unevenly; live takes them as even.
-      assertThat(live.points().get(i).torque() / p.torque()).isCloseTo(1, within(0.06));
+      assertThat(live.points().get(i).torque() / p.torque()).isCloseTo(1, within(0.015));
       assertThat(p.volumetricEfficiency()).isBetween(0.7, 1.2);
       assertThat(p.imep() - p.pmep() - p.fmep())
           .isCloseTo(4 * Math.PI * p.torque() / EIGHT.bottomEnd().displacement(), within(1.0));
