@@ -76,9 +76,7 @@ final class RandomEngines {
   private Given drawn(Specs.Field f, double low, double high, Given like) {
     double share = random.nextDouble();
     double value =
-        low > 0 && high / low > 20
-            ? low * Math.pow(high / low, share)
-            : low + share * (high - low);
+        low > 0 && high / low > 20 ? low * Math.pow(high / low, share) : low + share * (high - low);
     return new Given(value, f.spec().quantity(), like.provenance(), like.spread());
   }
 
