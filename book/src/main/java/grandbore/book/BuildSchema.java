@@ -136,13 +136,17 @@ public final class BuildSchema {
     property(node, "liftUnit", units(Quantity.LENGTH));
     property(node, "flowUnit", units(Quantity.AIRFLOW));
     property(node, "provenance", provenance());
+    property(node, "rows", pairs("pairs of valve lift and flow, lifts rising"));
+    return node;
+  }
+
+  private static ObjectNode pairs(String description) {
     var row = NODES.objectNode().put("type", "array").put("minItems", 2).put("maxItems", 2);
     row.set("items", NODES.objectNode().put("type", "number"));
     var rows = NODES.objectNode().put("type", "array");
-    rows.put("description", "pairs of valve lift and flow, lifts rising");
+    rows.put("description", description);
     rows.set("items", row);
-    property(node, "rows", rows);
-    return node;
+    return rows;
   }
 
   private static ObjectNode table() {
@@ -150,12 +154,7 @@ public final class BuildSchema {
     property(node, "angleUnit", units(Quantity.ANGLE));
     property(node, "liftUnit", units(Quantity.LENGTH));
     property(node, "provenance", provenance());
-    var row = NODES.objectNode().put("type", "array").put("minItems", 2).put("maxItems", 2);
-    row.set("items", NODES.objectNode().put("type", "number"));
-    var rows = NODES.objectNode().put("type", "array");
-    rows.put("description", "pairs of crank angle and tappet lift, angles rising");
-    rows.set("items", row);
-    property(node, "rows", rows);
+    property(node, "rows", pairs("pairs of crank angle and tappet lift, angles rising"));
     return node;
   }
 

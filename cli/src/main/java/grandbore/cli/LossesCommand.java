@@ -1,6 +1,6 @@
 package grandbore.cli;
 
-import grandbore.core.clearances.Readings;
+import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.Relief;
@@ -32,11 +32,11 @@ final class LossesCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     if (points < 2 || points > 60) {
-      throw new IllegalArgumentException(
-          "--points is " + points + "; allowed: 2 to 60, because each is solved ten times");
+      throw new InvalidInput(
+          "--points", String.valueOf(points), "2 to 60", "each is solved ten times");
     }
     var document = build.read();
-    var engine = document.build().asMeasured(new Readings(document.readings()));
+    var engine = document.engine();
     try (var predictor = new Predictor()) {
       var speeds = document.build().speeds().points(points);
       var account = predictor.losses(engine, speeds, r -> {}, () -> false);

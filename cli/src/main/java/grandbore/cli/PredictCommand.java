@@ -2,7 +2,6 @@ package grandbore.cli;
 
 import grandbore.book.CurveCsv;
 import grandbore.book.TraceCsv;
-import grandbore.core.clearances.Readings;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
@@ -50,7 +49,7 @@ final class PredictCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     var document = build.read();
-    var engine = document.build().asMeasured(new Readings(document.readings()));
+    var engine = document.engine();
     try (var predictor = new Predictor()) {
       if (traces != null) {
         double rpm = from == null ? document.build().speeds().from() : from;

@@ -1,6 +1,6 @@
 package grandbore.cli;
 
-import grandbore.core.clearances.Readings;
+import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.SlowRunning;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -34,11 +34,10 @@ final class SlowCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     if (!(idle >= 400 && idle <= 2000)) {
-      throw new IllegalArgumentException(
-          "--idle is %s; allowed: 400 to 2000 rpm, because engines idle there".formatted(idle));
+      throw new InvalidInput(
+          "--idle", String.valueOf(idle), "400 to 2000 rpm", "engines idle there");
     }
-    var document = build.read();
-    var slow = new SlowRunning(document.build().asMeasured(new Readings(document.readings())));
+    var slow = new SlowRunning(build.read().engine());
     var rows = new ArrayList<Map<String, Object>>();
     var test = slow.compressionTest();
     for (int i = 0; i < test.size(); i++) {

@@ -2,8 +2,6 @@ package grandbore.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -11,18 +9,9 @@ class CheckTest {
   /** The table must say of itself what its numbers say: error and verdict follow from the row. */
   @Test
   void theTableOfDynoCasesIsConsistentWithItself() {
-    var out = new StringWriter();
-    int code =
-        Main.run(
-            new PrintWriter(out),
-            new PrintWriter(new StringWriter()),
-            "check",
-            "--fidelity",
-            "live",
-            "--step",
-            "1000");
-    assertThat(code).isZero();
-    List<String> lines = out.toString().lines().toList();
+    var ran = Ran.run("check", "--fidelity", "live", "--step", "1000");
+    assertThat(ran.code()).isZero();
+    List<String> lines = ran.out().lines().toList();
     assertThat(lines.getFirst())
         .isEqualTo("case,quantity,unit,predicted,observed,error,tolerance,met");
     var rows = lines.stream().skip(1).map(l -> l.split(",", -1)).toList();

@@ -1,11 +1,10 @@
 package grandbore.cli;
 
+import static grandbore.cli.Ran.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -15,15 +14,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 class CommandLineTest {
   @TempDir Path folder;
-
-  private record Ran(int code, String out, String err) {}
-
-  private static Ran run(String... arguments) {
-    var out = new StringWriter();
-    var err = new StringWriter();
-    int code = Main.run(new PrintWriter(out), new PrintWriter(err), arguments);
-    return new Ran(code, out.toString(), err.toString());
-  }
 
   @Test
   void theTemplateValidatesPredictsAndWorksOut() throws IOException {

@@ -1,16 +1,14 @@
 package grandbore.cli;
 
+import static grandbore.cli.Ran.run;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -19,19 +17,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Tables of the command line besides the curve: traces, losses, slow running, changes. */
 class TablesTest {
   @TempDir Path folder;
-
-  private record Ran(int code, String out, String err) {
-    List<String[]> rows() {
-      return out.lines().map(l -> l.split(",(?=(?:[^\"]*\"[^\"]*\")*[^\"]*$)", -1)).toList();
-    }
-  }
-
-  private static Ran run(String... arguments) {
-    var out = new StringWriter();
-    var err = new StringWriter();
-    int code = Main.run(new PrintWriter(out), new PrintWriter(err), arguments);
-    return new Ran(code, out.toString(), err.toString());
-  }
 
   /** A trace is one cycle, a row an angle, with the waves of both pipes, all numbers. */
   @Test

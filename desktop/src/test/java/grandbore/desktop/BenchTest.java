@@ -4,6 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
 import grandbore.book.ShopBook;
+import grandbore.core.combination.Boost;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.Nitrous;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -95,6 +99,25 @@ abstract class BenchTest {
   <T> void choose(String id, T value) {
     robot.interact(() -> robot.lookup(id).<ComboBox<T>>query().setValue(value));
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Fits everything that brings inputs of its own. */
+  void fitEverything(Boost.Kind boost) {
+    robot.interact(
+        () ->
+            bench
+                .session()
+                .edit(
+                    "all",
+                    b ->
+                        b.with(
+                            b.combination()
+                                .with("boost.kind", boost)
+                                .with("nitrous.kind", Nitrous.Kind.FITTED)
+                                .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
+                                .with("exhaust.kind", Exhaust.Kind.STEPPED)
+                                .with("exhaust.balance", Exhaust.Balance.PIPE)
+                                .with("exhaust.outlet", Exhaust.Outlet.SYSTEM))));
   }
 
   /** Changes a component of the combination on the bench. */

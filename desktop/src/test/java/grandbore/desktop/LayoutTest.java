@@ -7,10 +7,7 @@ import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Heads;
-import grandbore.core.combination.Intake;
-import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Squeeze;
 import grandbore.core.demo.DemoBuilds;
@@ -137,21 +134,7 @@ class LayoutTest extends BenchTest {
   void everythingFittedIsStillReadable() {
     at(1280, 800);
     for (var boost : Boost.Kind.values()) {
-      robot.interact(
-          () ->
-              bench
-                  .session()
-                  .edit(
-                      "all",
-                      b ->
-                          b.with(
-                              b.combination()
-                                  .with("boost.kind", boost)
-                                  .with("nitrous.kind", Nitrous.Kind.FITTED)
-                                  .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
-                                  .with("exhaust.kind", Exhaust.Kind.STEPPED)
-                                  .with("exhaust.balance", Exhaust.Balance.PIPE)
-                                  .with("exhaust.outlet", Exhaust.Outlet.SYSTEM))));
+      fitEverything(boost);
       everyStation("1280×800 all fitted, " + boost);
     }
     for (var arrangement : List.of(Arrangement.SINGLE, Arrangement.VEE_6_ODD, Arrangement.VEE_12)) {

@@ -6,10 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.book.BuildDocument;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
-import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Intake;
 import grandbore.core.combination.Mixture;
-import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
@@ -41,29 +38,10 @@ class StationsTest extends BenchTest {
     WaitForAsyncUtils.waitForFxEvents();
   }
 
-  /** The engine with everything fitted that shows an input of its own. */
-  private void fitEverything() {
-    robot.interact(
-        () ->
-            bench
-                .session()
-                .edit(
-                    "all",
-                    b ->
-                        b.with(
-                            b.combination()
-                                .with("boost.kind", Boost.Kind.TURBOCHARGER)
-                                .with("nitrous.kind", Nitrous.Kind.FITTED)
-                                .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
-                                .with("exhaust.kind", Exhaust.Kind.STEPPED)
-                                .with("exhaust.balance", Exhaust.Balance.PIPE)
-                                .with("exhaust.outlet", Exhaust.Outlet.SYSTEM))));
-  }
-
   /** In both units a field shows the build's value, to the digits it shows, and takes it back. */
   @Test
   void whatAFieldShowsIsWhatTheBuildHolds() {
-    fitEverything();
+    fitEverything(Boost.Kind.TURBOCHARGER);
     var seen = new HashSet<String>();
     for (var units : UnitSystem.values()) {
       robot.interact(() -> bench.session().edit("Units", b -> b.with(units)));
@@ -222,7 +200,7 @@ class StationsTest extends BenchTest {
     String plain =
         Station.BREATHING.measured(
             session.build(), session.readings(), session.engine().combination());
-    fitEverything();
+    fitEverything(Boost.Kind.TURBOCHARGER);
     String fitted =
         Station.BREATHING.measured(
             session.build(), session.readings(), session.engine().combination());

@@ -118,6 +118,11 @@ public record Boost(
     }
   }
 
+  /** Whether anything presses the air in. */
+  public boolean isFitted() {
+    return kind != Kind.NONE;
+  }
+
   /** What drives the compressor and how it moves the air. */
   public enum Kind {
     NONE,

@@ -35,6 +35,11 @@ public record Nitrous(
   }
 
   /** Whether there is any. */
+  public boolean isFitted() {
+    return kind != Kind.NONE;
+  }
+
+  /** Fitted or not. */
   public enum Kind {
     NONE,
     FITTED

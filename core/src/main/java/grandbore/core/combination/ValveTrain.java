@@ -132,7 +132,7 @@ public record ValveTrain(
       Given exhaustRocker,
       Given intakeLash,
       Given exhaustLash) {
-    boolean flat = follower == Follower.FLAT_PUSHROD || follower == Follower.BUCKET_OVERHEAD;
+    boolean flat = follower.isFlat();
     return switch (follower) {
       case FLAT_PUSHROD, ROLLER_PUSHROD ->
           of(
@@ -213,6 +213,11 @@ public record ValveTrain(
     FLAT_PUSHROD,
     ROLLER_PUSHROD,
     FINGER_OVERHEAD,
-    BUCKET_OVERHEAD
+    BUCKET_OVERHEAD;
+
+    /** Whether the lobe slides on it. */
+    public boolean isFlat() {
+      return this == FLAT_PUSHROD || this == BUCKET_OVERHEAD;
+    }
   }
 }

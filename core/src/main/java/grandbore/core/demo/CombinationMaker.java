@@ -7,6 +7,8 @@ import static grandbore.core.units.Measure.DEGREES_FAHRENHEIT;
 import static grandbore.core.units.Measure.INCHES;
 import static grandbore.core.units.Measure.INCHES_OF_MERCURY;
 import static grandbore.core.units.Measure.NONE;
+import static grandbore.core.units.Measure.POUNDS_FORCE;
+import static grandbore.core.units.Measure.POUNDS_PER_INCH;
 import static grandbore.core.units.Measure.SQUARE_INCHES;
 
 import grandbore.core.combination.Boost;
@@ -157,6 +159,20 @@ public final class CombinationMaker {
         ratio(exhaustRatio, Provenance.CARD),
         thin(lash, Provenance.CARD),
         thin(lash, Provenance.CARD));
+  }
+
+  /** With other springs than are usual for its kind of train: pounds, and pounds an inch. */
+  public static Combination sprung(Combination c, double seat, double rate, Provenance from) {
+    return c.with("valveTrain.springSeat", Given.of(seat, POUNDS_FORCE, Quantity.FORCE, from))
+        .with("valveTrain.springRate", Given.of(rate, POUNDS_PER_INCH, Quantity.STIFFNESS, from));
+  }
+
+  /** With another stiffness of the train too, pounds an inch. */
+  public static Combination sprung(
+      Combination c, double seat, double rate, double stiffness, Provenance from) {
+    return sprung(c, seat, rate, from)
+        .with(
+            "valveTrain.stiffness", Given.of(stiffness, POUNDS_PER_INCH, Quantity.STIFFNESS, from));
   }
 
   /** Lift in inches and cfm at 28 inH2O, in turn. */

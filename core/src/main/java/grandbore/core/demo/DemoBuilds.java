@@ -8,6 +8,7 @@ import static grandbore.core.demo.CombinationMaker.heads;
 import static grandbore.core.demo.CombinationMaker.intake;
 import static grandbore.core.demo.CombinationMaker.mixture;
 import static grandbore.core.demo.CombinationMaker.sheet;
+import static grandbore.core.demo.CombinationMaker.sprung;
 import static grandbore.core.demo.CombinationMaker.squeeze;
 import static grandbore.core.demo.CombinationMaker.valveTrain;
 
@@ -44,62 +45,65 @@ public final class DemoBuilds {
   /** The hill-climb V8, 5.27 l. */
   public static Build hillClimbEight() {
     var c =
-        combination(
-                "Club hill-climb V8",
-                bottomEnd(
-                    Layout.VEE,
-                    List.of(1, 8, 5, 4, 7, 2, 3, 6),
-                    4.094,
-                    3.050,
-                    5.850,
-                    1.310,
-                    0.012,
-                    2.520,
-                    2.050,
-                    Provenance.CARD),
-                squeeze(57.0, 4.140, 0.038, 4.0, Provenance.CARD),
-                cam(238, 244, 282, 288, 0.372, 0.368, 109, 105, Provenance.CARD),
-                valveTrain(Follower.ROLLER_PUSHROD, 1.55, 1.55, 0.014),
-                heads(
-                    1,
-                    2.02,
-                    1.58,
-                    5.1,
-                    192,
-                    2.9,
-                    71,
-                    sheet(Provenance.CARD, .1, 63, .2, 131, .3, 191, .4, 236, .5, 261, .6, 272),
-                    sheet(Provenance.CARD, .1, 55, .2, 103, .3, 146, .4, 173, .5, 189, .6, 196),
-                    Provenance.CARD),
-                intake(
-                    Intake.Manifold.PLENUM,
-                    Intake.Fuelling.CARBURETTOR,
-                    5.8,
-                    55,
-                    2.70,
-                    2.45,
-                    1350,
-                    780,
-                    1.5,
-                    Provenance.CARD),
-                exhaust(Exhaust.Kind.HEADERS, 31, 1.70, 13, 3.1, 0, Provenance.ASSUMED),
-                mixture(FuelKind.RACE_100, 0.88))
-            .with("valveTrain.springSeat", card(250, Quantity.FORCE, Measure.POUNDS_FORCE))
-            .with("valveTrain.springRate", card(600, Quantity.STIFFNESS, Measure.POUNDS_PER_INCH))
-            .with("valveTrain.stiffness", card(50000, Quantity.STIFFNESS, Measure.POUNDS_PER_INCH))
-            .with("valveTrain.intakeMass", card(268, Quantity.MASS, Measure.GRAMS))
-            .with("valveTrain.exhaustMass", card(252, Quantity.MASS, Measure.GRAMS));
+        sprung(
+                combination(
+                    "Club hill-climb V8",
+                    bottomEnd(
+                        Layout.VEE,
+                        List.of(1, 8, 5, 4, 7, 2, 3, 6),
+                        4.094,
+                        3.050,
+                        5.850,
+                        1.310,
+                        0.012,
+                        2.520,
+                        2.050,
+                        Provenance.CARD),
+                    squeeze(57.0, 4.140, 0.038, 4.0, Provenance.CARD),
+                    cam(238, 244, 282, 288, 0.372, 0.368, 109, 105, Provenance.CARD),
+                    valveTrain(Follower.ROLLER_PUSHROD, 1.55, 1.55, 0.014),
+                    heads(
+                        1,
+                        2.02,
+                        1.58,
+                        5.1,
+                        192,
+                        2.9,
+                        71,
+                        sheet(Provenance.CARD, .1, 63, .2, 131, .3, 191, .4, 236, .5, 261, .6, 272),
+                        sheet(Provenance.CARD, .1, 55, .2, 103, .3, 146, .4, 173, .5, 189, .6, 196),
+                        Provenance.CARD),
+                    intake(
+                        Intake.Manifold.PLENUM,
+                        Intake.Fuelling.CARBURETTOR,
+                        5.8,
+                        55,
+                        2.70,
+                        2.45,
+                        1350,
+                        780,
+                        1.5,
+                        Provenance.CARD),
+                    exhaust(Exhaust.Kind.HEADERS, 31, 1.70, 13, 3.1, 0, Provenance.ASSUMED),
+                    mixture(FuelKind.RACE_100, 0.88)),
+                250,
+                600,
+                50_000,
+                Provenance.CARD)
+            .with("valveTrain.intakeMass", grams(268))
+            .with("valveTrain.exhaustMass", grams(252));
     return new Build(UnitSystem.US, Application.RACE, new SpeedRange(3000, 7500), c);
   }
 
-  private static Given card(double value, Quantity quantity, Measure unit) {
-    return Given.of(value, unit, quantity, Provenance.CARD);
+  private static Given grams(double value) {
+    return Given.of(value, Measure.GRAMS, Quantity.MASS, Provenance.CARD);
   }
 
   /** The in-line four, two litres, four valves, individual throttles. */
   public static Build paddockFour() {
     var c =
-        combination(
+        sprung(
+            combination(
                 "Paddock four",
                 bottomEnd(
                     Layout.INLINE,
@@ -138,9 +142,10 @@ public final class DemoBuilds {
                     1.5,
                     Provenance.ASSUMED),
                 exhaust(Exhaust.Kind.HEADERS, 29, 1.60, 15, 2.4, 0, Provenance.ASSUMED),
-                mixture(FuelKind.PUMP_93, 0.89))
-            .with("valveTrain.springSeat", card(75, Quantity.FORCE, Measure.POUNDS_FORCE))
-            .with("valveTrain.springRate", card(270, Quantity.STIFFNESS, Measure.POUNDS_PER_INCH));
+                mixture(FuelKind.PUMP_93, 0.89)),
+            75,
+            270,
+            Provenance.CARD);
     return new Build(UnitSystem.METRIC, Application.STREET, new SpeedRange(3000, 8500), c);
   }
 

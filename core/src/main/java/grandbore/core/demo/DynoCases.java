@@ -20,22 +20,21 @@ import static grandbore.core.demo.CombinationMaker.heads;
 import static grandbore.core.demo.CombinationMaker.intake;
 import static grandbore.core.demo.CombinationMaker.mixture;
 import static grandbore.core.demo.CombinationMaker.sheet;
+import static grandbore.core.demo.CombinationMaker.sprung;
 import static grandbore.core.demo.CombinationMaker.squeezeFor;
 import static grandbore.core.demo.CombinationMaker.valveTrain;
 
 import grandbore.core.combination.Cam;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Given;
 import grandbore.core.combination.Losses;
 import grandbore.core.gas.FuelKind;
-import grandbore.core.units.Measure;
-import grandbore.core.units.Quantity;
 import java.util.List;
 
 /**
  * Dyno results of real combinations, without names; common practice, no source. What nobody stated
- * is filled with ordinary values for such an engine and never changed to fit.
+ * is filled with ordinary values for such an engine and never changed to fit; springs let the
+ * valves follow to the speed a case was run to.
  */
 public final class DynoCases {
   /** What the dyno gave; NaN where it was not stated. hp, lb·ft, rev/min. */
@@ -45,7 +44,7 @@ public final class DynoCases {
   public record Case(
       String key, Combination combination, double from, double to, Observed observed) {}
 
-  private static final List<Integer> V8 = List.of(1, 8, 4, 3, 6, 5, 7, 2);
+  static final List<Integer> V8 = List.of(1, 8, 4, 3, 6, 5, 7, 2);
   private static final double NOT_STATED = Double.NaN;
 
   /** Seat duration over that at 0.050 in, ordinary for the kind of tappet. */
@@ -72,20 +71,21 @@ public final class DynoCases {
         f());
   }
 
-  /** Springs that let the valves follow to the speed the case was run to; none states its own. */
-  private static Given lbf(double force) {
-    return Given.of(force, Measure.POUNDS_FORCE, Quantity.FORCE, ASSUMED);
-  }
-
-  private static Given lbfPerInch(double rate) {
-    return Given.of(rate, Measure.POUNDS_PER_INCH, Quantity.STIFFNESS, ASSUMED);
+  /** The combination of a case. */
+  public static Combination of(String key) {
+    return all().stream()
+        .filter(c -> c.key().equals(key))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("There is no case " + key))
+        .combination();
   }
 
   private static Case a() {
     var bottom = bottomEnd(VEE, V8, 4.125, 3.400, 5.400, 1.4, 0.005, 2.45, 2.1, ASSUMED);
     return new Case(
         "A",
-        combination(
+        sprung(
+            combination(
                 "Case A",
                 bottom,
                 squeezeFor(11.0, bottom, 4.165, 0.040, ASSUMED),
@@ -113,10 +113,11 @@ public final class DynoCases {
                     ASSUMED),
                 intake(PLENUM, CARBURETTOR, 5.5, 60, 3.0, 2.6, 1500, 850, 1.5, CARD),
                 exhaust(HEADERS, 32, 1.80, 14, 3.4, 0, ASSUMED),
-                mixture(FuelKind.RACE_110, 0.88))
-            .with("valveTrain.springSeat", lbf(260))
-            .with("valveTrain.springRate", lbfPerInch(650))
-            .with("valveTrain.stiffness", lbfPerInch(45000)),
+                mixture(FuelKind.RACE_110, 0.88)),
+            260,
+            650,
+            45_000,
+            ASSUMED),
         4000,
         7300,
         new Observed(597, NOT_STATED, 517, NOT_STATED));
@@ -250,7 +251,8 @@ public final class DynoCases {
         bottomEnd(INLINE, List.of(1, 3, 4, 2), 3.425, 3.898, 5.985, 1.2, 0.0, 2.17, 1.89, CARD);
     return new Case(
         "E",
-        combination(
+        sprung(
+            combination(
                 "Case E",
                 bottom,
                 squeezeFor(12.0, bottom, 3.47, 0.030, ASSUMED),
@@ -278,9 +280,10 @@ public final class DynoCases {
                     ASSUMED),
                 intake(PLENUM, PORT_INJECTION, 5.5, 30, 3.2, 2.7, 3500, 750, 1.5, ASSUMED),
                 exhaust(HEADERS, 30, 1.75, 16, 2.6, 0, ASSUMED),
-                mixture(FuelKind.RACE_110, 0.88))
-            .with("valveTrain.springSeat", lbf(120))
-            .with("valveTrain.springRate", lbfPerInch(400)),
+                mixture(FuelKind.RACE_110, 0.88)),
+            120,
+            400,
+            ASSUMED),
         4500,
         9000,
         new Observed(320, NOT_STATED, NOT_STATED, NOT_STATED));

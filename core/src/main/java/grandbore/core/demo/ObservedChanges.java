@@ -18,6 +18,7 @@ import static grandbore.core.demo.CombinationMaker.heads;
 import static grandbore.core.demo.CombinationMaker.intake;
 import static grandbore.core.demo.CombinationMaker.mixture;
 import static grandbore.core.demo.CombinationMaker.sheet;
+import static grandbore.core.demo.CombinationMaker.sprung;
 import static grandbore.core.demo.CombinationMaker.squeezeFor;
 import static grandbore.core.demo.CombinationMaker.valveTrain;
 
@@ -83,14 +84,13 @@ public final class ObservedChanges {
       double most) {}
 
   private static final double PEAK = Double.NaN;
-  private static final List<Integer> V8 = List.of(1, 8, 4, 3, 6, 5, 7, 2);
 
   private ObservedChanges() {}
 
   public static List<Change> all() {
     var all = new ArrayList<Change>();
     headersAndCam(all);
-    var strong = of("A");
+    var strong = DynoCases.of("A");
     all.add(
         new Change(
             "compression 11 to 12.75, 600 hp V8",
@@ -105,7 +105,7 @@ public final class ObservedChanges {
     rockers(all);
     cams(all);
     spark(all);
-    var four = of("E");
+    var four = DynoCases.of("E");
     all.add(
         new Change(
             "windage tray, 2.4 l four",
@@ -133,18 +133,10 @@ public final class ObservedChanges {
     return all;
   }
 
-  private static Combination of(String key) {
-    return DynoCases.all().stream()
-        .filter(c -> c.key().equals(key))
-        .findFirst()
-        .orElseThrow()
-        .combination();
-  }
-
   private static void headersAndCam(List<Change> all) {
-    var stock = of("C manifolds");
-    var headers = of("C headers");
-    var cam = of("C cam");
+    var stock = DynoCases.of("C manifolds");
+    var headers = DynoCases.of("C headers");
+    var cam = DynoCases.of("C cam");
     var shorties =
         stock
             .with("exhaust.kind", HEADERS)
@@ -291,7 +283,7 @@ public final class ObservedChanges {
 
   /** A 355 in³ V8 with iron heads reworked, near 380 hp. */
   private static Combination street(double compression, Cam cam) {
-    var bottom = bottomEnd(VEE, V8, 4.030, 3.480, 5.700, 1.56, 0.015, 2.45, 2.1, ASSUMED);
+    var bottom = bottomEnd(VEE, DynoCases.V8, 4.030, 3.480, 5.700, 1.56, 0.015, 2.45, 2.1, ASSUMED);
     var c =
         combination(
             "Street 355",
@@ -313,12 +305,13 @@ public final class ObservedChanges {
             intake(PLENUM, CARBURETTOR, 5.5, 60, 2.4, 2.1, 1400, 650, 1.5, ASSUMED),
             exhaust(HEADERS, 30, 1.625, 12, 3.0, 0, ASSUMED),
             mixture(FuelKind.PUMP_93, 0.88));
-    return sprung(c, 140, 400, 30_000);
+    return sprung(c, 140, 400, 30_000, ASSUMED);
   }
 
   /** A 406 in³ V8 of low compression, near 550 hp, its spark set by hand. */
   private static Combination bigStreet() {
-    BottomEnd bottom = bottomEnd(VEE, V8, 4.155, 3.750, 6.000, 1.13, 0.010, 2.65, 2.1, ASSUMED);
+    BottomEnd bottom =
+        bottomEnd(VEE, DynoCases.V8, 4.155, 3.750, 6.000, 1.13, 0.010, 2.65, 2.1, ASSUMED);
     var c =
         combination(
             "Street 406",
@@ -340,19 +333,7 @@ public final class ObservedChanges {
             intake(PLENUM, CARBURETTOR, 5.5, 60, 2.9, 2.5, 1500, 850, 1.5, ASSUMED),
             exhaust(HEADERS, 32, 1.80, 14, 3.4, 0, ASSUMED),
             mixture(FuelKind.RACE_100, 0.88));
-    return sprung(c, 260, 650, 45_000).with("mixture.spark", Mixture.Spark.FIXED);
-  }
-
-  /** Springs and trains that let the valves follow to the speeds run to; none is stated. */
-  private static Combination sprung(Combination c, double seat, double rate, double stiffness) {
-    return c.with(
-            "valveTrain.springSeat", Given.of(seat, Measure.POUNDS_FORCE, Quantity.FORCE, ASSUMED))
-        .with(
-            "valveTrain.springRate",
-            Given.of(rate, Measure.POUNDS_PER_INCH, Quantity.STIFFNESS, ASSUMED))
-        .with(
-            "valveTrain.stiffness",
-            Given.of(stiffness, Measure.POUNDS_PER_INCH, Quantity.STIFFNESS, ASSUMED));
+    return sprung(c, 260, 650, 45_000, ASSUMED).with("mixture.spark", Mixture.Spark.FIXED);
   }
 
   /** A 2.0 l four with two valves and a narrow manifold, near 146 hp. */

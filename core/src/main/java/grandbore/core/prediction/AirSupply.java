@@ -21,6 +21,7 @@ final class AirSupply {
   private final EngineParts parts;
   private final Boost boost;
   private final double outsidePressure;
+  private final double outsideTemperature;
   private final double chargeTemperature;
   private final Atmosphere air;
   private double gauge;
@@ -33,6 +34,7 @@ final class AirSupply {
     this.parts = parts;
     boost = parts.combination().boost();
     outsidePressure = parts.combination().weather().pressure().si();
+    outsideTemperature = parts.combination().weather().temperature().si();
     chargeTemperature = parts.chargeTemperature();
     air = new Atmosphere(outsidePressure, chargeTemperature, 0);
   }
@@ -48,17 +50,17 @@ final class AirSupply {
 
   /** Temperature behind compressor and cooler at a pressure, K, the fuel's cooling with it. */
   private double warmed(double pascal) {
-    double rise =
-        parts.combination().weather().temperature().si()
-            * (Math.pow(Math.max(1, pascal / outsidePressure), EXPONENT) - 1)
-            / boost.efficiency().si();
-    return chargeTemperature + rise * (1 - boost.cooling().si());
+    return chargeTemperature + rise(pascal) * (1 - boost.cooling().si());
   }
 
   /** Work to compress one kilogram to a pressure, J/kg. */
   private double specificWork(double pascal) {
-    return CP
-        * parts.combination().weather().temperature().si()
+    return CP * rise(pascal);
+  }
+
+  /** What compressing to a pressure warms the air by, K. */
+  private double rise(double pascal) {
+    return outsideTemperature
         * (Math.pow(Math.max(1, pascal / outsidePressure), EXPONENT) - 1)
         / boost.efficiency().si();
   }
@@ -67,8 +69,7 @@ final class AirSupply {
   void deliver(Reservoir plenum, double dt, double speed, int plenums) {
     double p2 = plenum.pressure() + boost.coolerLoss().si();
     double over = p2 - outsidePressure - boost.pressure().si();
-    double inlet =
-        outsidePressure / (parts.gas().freshR() * parts.combination().weather().temperature().si());
+    double inlet = outsidePressure / (parts.gas().freshR() * outsideTemperature);
     double turns = speed / (2 * Math.PI);
     double flow = turns * boost.sweptPerTurn().si() * boost.filling().si() * inlet / plenums;
     // The throttle stands before the blower: it passes no more than it does when choked.
@@ -105,11 +106,7 @@ final class AirSupply {
             massFlow > 0 ? turbinePower * boost.driveEfficiency().si() / massFlow : 0;
         double ratio =
             Math.pow(
-                1
-                    + available
-                        * boost.efficiency().si()
-                        / (CP * parts.combination().weather().temperature().si()),
-                1 / EXPONENT);
+                1 + available * boost.efficiency().si() / (CP * outsideTemperature), 1 / EXPONENT);
         double wanted = Math.min(boost.pressure().si(), outsidePressure * (ratio - 1));
         gauge += RELAX * (wanted - gauge);
         press(outsidePressure + gauge);

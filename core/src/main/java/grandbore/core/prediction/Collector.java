@@ -50,6 +50,10 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   abstract double energy();
 
   final void couple(double dt, double speed) {
+    if (copies.isEmpty()) {
+      coupleInside(dt);
+      return;
+    }
     double phase = solved.cylinder().phase();
     copies.play(
         phase,

@@ -53,12 +53,12 @@ final class Copies {
       double admittance,
       Reflection reflection,
       Receiver receiver) {
+    if (!replay.isReady()) {
+      return;
+    }
     int now = Echo.row(phase);
     int back = Echo.before(now, delay);
     for (int k = 1; k < count; k++) {
-      if (!replay.isReady()) {
-        return;
-      }
       double at = phase - Cylinder.CYCLE * k / count;
       at = at < 0 ? at + Cylinder.CYCLE : at;
       replay.at(at, copy);
@@ -69,9 +69,9 @@ final class Copies {
     }
   }
 
-  /** Whether a whole cycle has been seen. */
-  boolean areReady() {
-    return count == 1 || replay.isReady();
+  /** Whether there are none: every cylinder is solved. */
+  boolean isEmpty() {
+    return count == 1;
   }
 
   /** Share of a sound wave that a valve sends back at a phase. */

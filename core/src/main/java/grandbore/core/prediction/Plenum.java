@@ -48,6 +48,9 @@ final class Plenum {
     for (int i = 0; i < mouths.size(); i++) {
       mouths.get(i).couple(dt);
     }
+    if (copies.isEmpty()) {
+      return;
+    }
     var mouth = mouths.getLast();
     double phase = solved.cylinder().phase();
     flows[0] = mouth.massFlow();

@@ -1,6 +1,5 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combination.Nitrous;
 import grandbore.core.friction.Friction;
 import grandbore.core.gas.Air;
 import grandbore.core.valvetrain.ValveMotion.Motion;
@@ -72,8 +71,7 @@ final class SpeedRun {
   /** Runs to a periodic state at a speed, rev/min. */
   CurvePoint run(double rpm, BooleanSupplier cancelled) {
     var nitrous = engine.combination().nitrous();
-    boolean flows =
-        nitrous.kind() == Nitrous.Kind.FITTED && rpm * Math.PI / 30 >= nitrous.from().si();
+    boolean flows = nitrous.isFitted() && rpm * Math.PI / 30 >= nitrous.from().si();
     if (!flows && dose > 0) {
       build(0);
     }

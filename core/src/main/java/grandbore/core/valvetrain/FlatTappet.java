@@ -1,7 +1,6 @@
 package grandbore.core.valvetrain;
 
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.ValveTrain.Follower;
 import java.util.Optional;
 
 /**
@@ -28,18 +27,17 @@ public final class FlatTappet {
 
   /** Whether the followers of a combination are flat. */
   public static boolean concerns(Combination c) {
-    var f = c.valveTrain().follower();
-    return f == Follower.FLAT_PUSHROD || f == Follower.BUCKET_OVERHEAD;
+    return c.valveTrain().follower().isFlat();
   }
 
   /** The least width for the intake's lobe, m. */
   public static double intake(Combination c) {
-    return width(ValveMotion.intake(c).train().lobe());
+    return width(Lobe.intake(c));
   }
 
   /** The least width for the exhaust's lobe, m. */
   public static double exhaust(Combination c) {
-    return width(ValveMotion.exhaust(c).train().lobe());
+    return width(Lobe.exhaust(c));
   }
 
   /** The width that is wanted where the tappets are flat and narrower than it, m. */

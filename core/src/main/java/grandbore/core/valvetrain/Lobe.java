@@ -1,5 +1,6 @@
 package grandbore.core.valvetrain;
 
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.LiftTable;
 
 /** Tappet lift over crank angle, the nose at zero. */
@@ -19,8 +20,28 @@ public sealed interface Lobe permits PolydyneLobe, MeasuredLobe {
   /** Lift at the nose, m. */
   double peak();
 
+  /** The intake's lobe. */
+  static Lobe intake(Combination c) {
+    var cam = c.cam();
+    return of(
+        cam.intakeTable(),
+        cam.intakeLobeLift().si(),
+        cam.intakeDuration().si(),
+        cam.intakeSeat().si());
+  }
+
+  /** The exhaust's lobe. */
+  static Lobe exhaust(Combination c) {
+    var cam = c.cam();
+    return of(
+        cam.exhaustTable(),
+        cam.exhaustLobeLift().si(),
+        cam.exhaustDuration().si(),
+        cam.exhaustSeat().si());
+  }
+
   /** The measured lobe where there is one, else one made from the card. */
-  static Lobe of(LiftTable table, double lift, double duration, double seatDuration) {
+  private static Lobe of(LiftTable table, double lift, double duration, double seatDuration) {
     return table.isGiven()
         ? new MeasuredLobe(table)
         : new PolydyneLobe(lift, duration, seatDuration);

@@ -1,6 +1,8 @@
 package grandbore.core.valvetrain;
 
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Given;
+import grandbore.core.combination.ValveTrain;
 
 /**
  * One valve behind its train: what the lobe asks for, and what the valve does at a speed.
@@ -83,45 +85,28 @@ public final class ValveMotion {
 
   /** The intake valve of a combination. */
   public static ValveMotion intake(Combination c) {
-    var cam = c.cam();
     var t = c.valveTrain();
-    var lobe =
-        Lobe.of(
-            cam.intakeTable(),
-            cam.intakeLobeLift().si(),
-            cam.intakeDuration().si(),
-            cam.intakeSeat().si());
-    return new ValveMotion(
-        new Train(
-            lobe,
-            2 * Math.PI + cam.intakeCentreline().si(),
-            t.intakeRocker().si(),
-            t.rockerOffSeat().si(),
-            t.intakeLash().si(),
-            t.intakeMass().si(),
-            t.springSeat().si(),
-            t.springRate().si(),
-            t.stiffness().si()));
+    double centreline = 2 * Math.PI + c.cam().intakeCentreline().si();
+    return of(t, Lobe.intake(c), centreline, t.intakeRocker(), t.intakeLash(), t.intakeMass());
   }
 
   /** The exhaust valve of a combination. */
   public static ValveMotion exhaust(Combination c) {
-    var cam = c.cam();
     var t = c.valveTrain();
-    var lobe =
-        Lobe.of(
-            cam.exhaustTable(),
-            cam.exhaustLobeLift().si(),
-            cam.exhaustDuration().si(),
-            cam.exhaustSeat().si());
+    double centreline = 2 * Math.PI - c.cam().exhaustCentreline();
+    return of(t, Lobe.exhaust(c), centreline, t.exhaustRocker(), t.exhaustLash(), t.exhaustMass());
+  }
+
+  private static ValveMotion of(
+      ValveTrain t, Lobe lobe, double centreline, Given rocker, Given lash, Given mass) {
     return new ValveMotion(
         new Train(
             lobe,
-            2 * Math.PI - cam.exhaustCentreline(),
-            t.exhaustRocker().si(),
+            centreline,
+            rocker.si(),
             t.rockerOffSeat().si(),
-            t.exhaustLash().si(),
-            t.exhaustMass().si(),
+            lash.si(),
+            mass.si(),
             t.springSeat().si(),
             t.springRate().si(),
             t.stiffness().si()));

@@ -8,54 +8,32 @@ import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Specs;
-import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DynoCases;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
 import org.assertj.core.data.Percentage;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 
 /** What manifolds, weather, fuel and spark do; signs and sizes are common practice, no source. */
-class BreathingTest {
-  private static final Predictor PREDICTOR = new Predictor();
-  private static final Combination EIGHT = DemoBuilds.hillClimbEight().combination();
-  private static final Combination FOUR = DemoBuilds.paddockFour().combination();
+class BreathingTest extends EngineTest {
   private static final List<Double> SPEEDS = List.of(3500.0, 5000.0, 6500.0);
-
-  @AfterAll
-  static void stop() {
-    PREDICTOR.close();
-  }
-
-  private static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, field.get(c).with(unit.toSi(value), Provenance.CARD));
-  }
 
   private static Combination piped(Combination c, Exhaust.Kind kind, Exhaust.Outlet outlet) {
     return c.with("exhaust.kind", kind).with("exhaust.outlet", outlet);
   }
 
-  private static List<CurvePoint> run(Combination c, Fidelity fidelity, List<Double> speeds) {
-    var points = PREDICTOR.predict(BuiltEngine.asSpecified(c), speeds, fidelity).points();
-    assertThat(points).allSatisfy(p -> assertThat(p.converged()).as(p.note()).isTrue());
-    return points;
-  }
-
   private static double power(Combination c) {
-    return run(c, Fidelity.LIVE, List.of(6500.0)).getFirst().power();
+    return curve(c, List.of(6500.0), Fidelity.LIVE).getFirst().power();
   }
 
   /** Long-tube headers beat cast manifolds everywhere, at low speed too. */
   @Test
   void headersBeatCastManifoldsOverTheWholeCurve() {
     var cases = DynoCases.all();
-    var headers = run(cases.get(2).combination(), Fidelity.FULL, List.of(2500.0, 4500.0, 5500.0));
-    var cast = run(cases.get(3).combination(), Fidelity.FULL, List.of(2500.0, 4500.0, 5500.0));
+    var headers = curve(cases.get(2).combination(), List.of(2500.0, 4500.0, 5500.0), Fidelity.FULL);
+    var cast = curve(cases.get(3).combination(), List.of(2500.0, 4500.0, 5500.0), Fidelity.FULL);
     for (int i = 0; i < headers.size(); i++) {
       assertThat(headers.get(i).torque()).isGreaterThan(cast.get(i).torque());
       assertThat(headers.get(i).residual()).isLessThan(cast.get(i).residual());
@@ -65,8 +43,8 @@ class BreathingTest {
   /** A larger cam gives most at the top and nothing much below 3,000. */
   @Test
   void aLargerCamGivesAtTheTop() {
-    var small = run(DynoCases.all().get(2).combination(), Fidelity.LIVE, List.of(2500.0, 6300.0));
-    var large = run(DynoCases.all().get(4).combination(), Fidelity.LIVE, List.of(2500.0, 6300.0));
+    var small = curve(DynoCases.all().get(2).combination(), List.of(2500.0, 6300.0), Fidelity.LIVE);
+    var large = curve(DynoCases.all().get(4).combination(), List.of(2500.0, 6300.0), Fidelity.LIVE);
     double low = large.get(0).power() / small.get(0).power();
     double high = large.get(1).power() / small.get(1).power();
     assertThat(high).isGreaterThan(1.06);
@@ -83,13 +61,13 @@ class BreathingTest {
     assertThat(easy).isLessThan(1.02 * open);
     assertThat(tight).isLessThan(0.97 * easy);
     var point =
-        run(
+        curve(
                 with(system, "exhaust.systemFlow", 250, Measure.CUBIC_FEET_PER_MINUTE),
-                Fidelity.LIVE,
-                List.of(6500.0))
+                List.of(6500.0),
+                Fidelity.LIVE)
             .getFirst();
     assertThat(point.pmep())
-        .isGreaterThan(run(EIGHT, Fidelity.LIVE, List.of(6500.0)).getFirst().pmep());
+        .isGreaterThan(curve(EIGHT, List.of(6500.0), Fidelity.LIVE).getFirst().pmep());
   }
 
   /** A throttle each for a manifold that was the restriction gains much: the demo's four. */
@@ -100,7 +78,7 @@ class BreathingTest {
         FOUR.with("intake.manifold", Intake.Manifold.PLENUM)
             .with("intake.meterFlow", flow.with(0.5 * flow.si(), Provenance.CARD));
     assertThat(power(shared)).isLessThan(0.87 * power(FOUR));
-    assertThat(run(shared, Fidelity.LIVE, List.of(6500.0)).getFirst().plenumPressure())
+    assertThat(curve(shared, List.of(6500.0), Fidelity.LIVE).getFirst().plenumPressure())
         .isLessThan(0.93 * FOUR.weather().pressure().si());
   }
 
@@ -138,14 +116,14 @@ class BreathingTest {
   /** Timing steps give falling returns: 30, 32, 34, 35° gave 538, 546, 552, 555 hp. */
   @Test
   void bestTorqueSparkIsTheTopOfAFlatHill() {
-    var best = run(EIGHT, Fidelity.LIVE, List.of(6000.0)).getFirst();
+    var best = curve(EIGHT, List.of(6000.0), Fidelity.LIVE).getFirst();
     double advance = Math.toDegrees(best.spark());
     var torques = new ArrayList<Double>();
     for (double d : new double[] {-12, -6, -2, 0, 2, 6}) {
       var fixed =
           with(EIGHT, "mixture.advance", advance + d, Measure.DEGREES)
               .with("mixture.spark", Mixture.Spark.FIXED);
-      var p = run(fixed, Fidelity.LIVE, List.of(6000.0)).getFirst();
+      var p = curve(fixed, List.of(6000.0), Fidelity.LIVE).getFirst();
       assertThat(Math.toDegrees(p.spark())).isCloseTo(advance + d, within(1e-6));
       torques.add(p.torque() / best.torque());
     }
@@ -176,7 +154,7 @@ class BreathingTest {
   /** The same engine, whoever its neighbour in the curve was. */
   @Test
   void aPointDoesNotDependOnWhereTheRunCameFrom() {
-    var alone = run(EIGHT, Fidelity.LIVE, List.of(5000.0)).getFirst();
+    var alone = curve(EIGHT, List.of(5000.0), Fidelity.LIVE).getFirst();
     try (var single = new Predictor(1)) {
       var after =
           single

@@ -5,9 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Specs;
-import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DynoCases;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
@@ -15,23 +12,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.Test;
 
-class PredictionTest {
-  private static final Predictor PREDICTOR = new Predictor();
-  private static final Combination EIGHT = DemoBuilds.hillClimbEight().combination();
-  private static final Combination FOUR = DemoBuilds.paddockFour().combination();
-
-  @AfterAll
-  static void stop() {
-    PREDICTOR.close();
-  }
-
-  private static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, field.get(c).with(unit.toSi(value), Provenance.CARD));
-  }
+class PredictionTest extends EngineTest {
 
   private static Curve live(Combination c, double from, double to, double step) {
     return PREDICTOR.predict(

@@ -10,14 +10,6 @@ import org.junit.jupiter.api.Test;
 
 /** Idle and cranking. */
 class SlowRunningTest extends EngineTest {
-  private static Combination of(String key) {
-    return DynoCases.all().stream()
-        .filter(c -> c.key().equals(key))
-        .findFirst()
-        .orElseThrow()
-        .combination();
-  }
-
   private static double cranked(Combination c) {
     return new SlowRunning(BuiltEngine.asSpecified(c)).compressionTest().getFirst();
   }
@@ -29,7 +21,7 @@ class SlowRunningTest extends EngineTest {
   @Test
   void aCompressionTestLiesBetweenTheTradesPolytropes() {
     for (var key : new String[] {"A", "C headers", "F"}) {
-      var c = of(key);
+      var c = DynoCases.of(key);
       double air = c.weather().pressure().si();
       double clearance = c.clearanceVolume();
       double swept = c.bottomEnd().sweptVolume();
@@ -72,8 +64,9 @@ class SlowRunningTest extends EngineTest {
    */
   @Test
   void vacuumAtIdleFallsWithTheCam() {
-    var street = new SlowRunning(BuiltEngine.asSpecified(of("C headers"))).idle(800).orElseThrow();
-    var race = new SlowRunning(BuiltEngine.asSpecified(of("D"))).idle(900).orElseThrow();
+    var street =
+        new SlowRunning(BuiltEngine.asSpecified(DynoCases.of("C headers"))).idle(800).orElseThrow();
+    var race = new SlowRunning(BuiltEngine.asSpecified(DynoCases.of("D"))).idle(900).orElseThrow();
     assertThat(Measure.INCHES_OF_MERCURY.fromSi(street.vacuum())).isBetween(15.0, 24.0);
     assertThat(Measure.INCHES_OF_MERCURY.fromSi(race.vacuum())).isBetween(6.0, 12.0);
     assertThat(street.steady()).isTrue();

@@ -4,6 +4,7 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
+import grandbore.desktop.look.ChartDress;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import java.awt.BasicStroke;
@@ -181,13 +182,7 @@ final class CurveChart extends StackPane {
 
   private void dress() {
     var p = look.palette();
-    chart.setBackgroundPaint(Palette.awt(p.panel()));
-    plot.setBackgroundPaint(Palette.awt(p.panel()));
-    plot.setOutlinePaint(Palette.awt(p.line()));
-    plot.setDomainGridlinePaint(Palette.awt(p.line()));
-    plot.setRangeGridlinePaint(Palette.awt(p.line()));
-    plot.setDomainGridlineStroke(new BasicStroke(0.6f));
-    plot.setRangeGridlineStroke(new BasicStroke(0.6f));
+    ChartDress.ground(chart, plot, p);
     axis(speed, "rpm", p.soft());
     axis(torque, units == UnitSystem.US ? "torque, lb·ft" : "torque, N·m", p.dye());
     axis(power, units == UnitSystem.US ? "power, hp" : "power, kW", p.power());
@@ -199,12 +194,11 @@ final class CurveChart extends StackPane {
 
   private static void axis(NumberAxis axis, String label, javafx.scene.paint.Color color) {
     axis.setLabel(label);
-    axis.setLabelFont(new Font("B612", Font.PLAIN, 11));
-    axis.setTickLabelFont(new Font("Hack", Font.PLAIN, 11));
-    axis.setLabelPaint(Palette.awt(color));
-    axis.setTickLabelPaint(Palette.awt(color));
-    axis.setAxisLineVisible(false);
-    axis.setTickMarksVisible(false);
+    ChartDress.axis(
+        axis,
+        Palette.awt(color),
+        new Font("B612", Font.PLAIN, 11),
+        new Font("Hack", Font.PLAIN, 11));
     axis.setNumberFormatOverride(java.text.NumberFormat.getIntegerInstance(Locale.US));
   }
 
@@ -214,11 +208,7 @@ final class CurveChart extends StackPane {
     var full = dimmed ? faded(color, 140) : color;
     renderer.setSeriesPaint(NOW, full);
     renderer.setSeriesPaint(GHOST, faded(color, 80));
-    renderer.setSeriesStroke(
-        NOW,
-        dash == null
-            ? new BasicStroke(2.4f)
-            : new BasicStroke(2.4f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, dash, 0));
+    renderer.setSeriesStroke(NOW, ChartDress.line(2.4f, dash));
     renderer.setSeriesStroke(GHOST, new BasicStroke(1.2f));
   }
 

@@ -1,8 +1,8 @@
 package grandbore.desktop.results;
 
+import grandbore.desktop.look.ChartDress;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
-import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Font;
 import java.io.IOException;
@@ -161,13 +161,7 @@ public final class PlotPane extends VBox {
 
   private void dress() {
     var p = look.palette();
-    chart.setBackgroundPaint(Palette.awt(p.panel()));
-    plot.setBackgroundPaint(Palette.awt(p.panel()));
-    plot.setOutlinePaint(Palette.awt(p.line()));
-    plot.setDomainGridlinePaint(Palette.awt(p.line()));
-    plot.setRangeGridlinePaint(Palette.awt(p.line()));
-    plot.setDomainGridlineStroke(new BasicStroke(0.6f));
-    plot.setRangeGridlineStroke(new BasicStroke(0.6f));
+    ChartDress.ground(chart, plot, p);
     crosshair.setPaint(Palette.awt(p.soft()));
     Color[] colors = {
       Palette.awt(p.dye()),
@@ -176,13 +170,9 @@ public final class PlotPane extends VBox {
       Palette.awt(p.straw()),
       Palette.awt(p.soft())
     };
+    var font = new Font("B612", Font.PLAIN, SIZE);
     for (var axis : List.of(abscissa, ordinate)) {
-      axis.setLabelFont(new Font("B612", Font.PLAIN, SIZE));
-      axis.setTickLabelFont(new Font("B612", Font.PLAIN, SIZE));
-      axis.setLabelPaint(Palette.awt(p.soft()));
-      axis.setTickLabelPaint(Palette.awt(p.soft()));
-      axis.setAxisLineVisible(false);
-      axis.setTickMarksVisible(false);
+      ChartDress.axis(axis, Palette.awt(p.soft()), font, font);
     }
     plot.clearDomainMarkers();
     plot.addDomainMarker(crosshair);
@@ -196,13 +186,8 @@ public final class PlotPane extends VBox {
     var places = LineNames.of(lines, Math.max(180, viewer.getWidth() - 70));
     for (int k = 0; k < lines.size(); k++) {
       var color = colors[k % colors.length];
-      var dash = DASHES[k % DASHES.length];
       renderer.setSeriesPaint(k, color);
-      renderer.setSeriesStroke(
-          k,
-          dash == null
-              ? new BasicStroke(1.8f)
-              : new BasicStroke(1.8f, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, dash, 0));
+      renderer.setSeriesStroke(k, ChartDress.line(1.8f, DASHES[k % DASHES.length]));
       if (places.get(k) != null && lines.size() > 1) {
         name(lines.get(k).name(), places.get(k), color);
       }

@@ -127,11 +127,11 @@ final class BreathingPage extends VBox {
   }
 
   private static boolean pressed(Combination c) {
-    return c.boost().kind() != Boost.Kind.NONE;
+    return c.boost().isFitted();
   }
 
   private static boolean dosed(Combination c) {
-    return c.nitrous().kind() != Nitrous.Kind.NONE;
+    return c.nitrous().isFitted();
   }
 
   private static boolean continues(Combination c) {

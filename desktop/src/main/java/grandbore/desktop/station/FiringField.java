@@ -4,6 +4,7 @@ import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -13,6 +14,9 @@ import javafx.scene.layout.VBox;
  * is followed by the crank degrees to the next: 1(405)-2(315).
  */
 final class FiringField extends VBox {
+  /** A cylinder, and in brackets the degrees to the next. */
+  private static final Pattern FIRING = Pattern.compile("(\\d+)(?:\\((\\d+(?:\\.\\d+)?)\\))?");
+
   private final Session session;
 
   FiringField(Session session) {
@@ -42,7 +46,7 @@ final class FiringField extends VBox {
     List<Integer> order = new ArrayList<>();
     List<Double> intervals = new ArrayList<>();
     for (String part : typed.strip().split("[-–, ]+", -1)) {
-      var m = java.util.regex.Pattern.compile("(\\d+)(?:\\((\\d+(?:\\.\\d+)?)\\))?").matcher(part);
+      var m = FIRING.matcher(part);
       if (!m.matches()) {
         throw new IllegalArgumentException(
             "Firing order: “" + part + "” can't be read; write 1-3-4-2, uneven as 1(405)-2(315)");

@@ -5,11 +5,11 @@ import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.BottomEnd;
-import grandbore.core.combination.Combination;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.gas.FuelKind;
+import grandbore.core.valvetrain.FlatTappet;
 import grandbore.desktop.controls.ChoiceField;
 import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
@@ -217,7 +217,7 @@ public final class Pages {
                 "Follower",
                 choice(session, "Follower", "valveTrain.follower", ValveTrain.Follower.class))
             .with("valveTrain.rockerOffSeat")
-            .when(Pages::slides)
+            .when(FlatTappet::concerns)
             .with("valveTrain.tappetDiameter"),
         new LiftTables(session),
         part("Springs and moving masses"),
@@ -229,11 +229,6 @@ public final class Pages {
                 "valveTrain.exhaustMass",
                 "valveTrain.stiffness"),
         caution("A compressed valve spring can throw parts: use its maker's tool, eyes covered."));
-  }
-
-  private static boolean slides(Combination c) {
-    var f = c.valveTrain().follower();
-    return f == ValveTrain.Follower.FLAT_PUSHROD || f == ValveTrain.Follower.BUCKET_OVERHEAD;
   }
 
   private Node heads() {

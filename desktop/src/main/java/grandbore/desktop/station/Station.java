@@ -3,9 +3,7 @@ package grandbore.desktop.station;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Readings;
-import grandbore.core.combination.Boost;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import java.util.List;
@@ -142,8 +140,8 @@ public enum Station {
   /** Whether the engine has what a group describes. */
   private static boolean concerns(String group, Combination c) {
     return switch (group) {
-      case "boost" -> c.boost().kind() != Boost.Kind.NONE;
-      case "nitrous" -> c.nitrous().kind() != Nitrous.Kind.NONE;
+      case "boost" -> c.boost().isFitted();
+      case "nitrous" -> c.nitrous().isFitted();
       default -> true;
     };
   }

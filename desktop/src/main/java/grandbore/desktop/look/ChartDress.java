@@ -1,0 +1,43 @@
+package grandbore.desktop.look;
+
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Font;
+import org.jfree.chart.JFreeChart;
+import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.plot.XYPlot;
+
+/** What all charts wear. */
+public final class ChartDress {
+  private ChartDress() {}
+
+  /** Ground, frame and grid of a chart. */
+  public static void ground(JFreeChart chart, XYPlot plot, Palette p) {
+    chart.setBackgroundPaint(Palette.awt(p.panel()));
+    plot.setBackgroundPaint(Palette.awt(p.panel()));
+    plot.setOutlinePaint(Palette.awt(p.line()));
+    plot.setDomainGridlinePaint(Palette.awt(p.line()));
+    plot.setRangeGridlinePaint(Palette.awt(p.line()));
+    plot.setDomainGridlineStroke(new BasicStroke(0.6f));
+    plot.setRangeGridlineStroke(new BasicStroke(0.6f));
+  }
+
+  /** An axis without a line of its own. */
+  public static void axis(NumberAxis axis, Color color, Font label, Font ticks) {
+    axis.setLabelFont(label);
+    axis.setTickLabelFont(ticks);
+    axis.setLabelPaint(color);
+    axis.setTickLabelPaint(color);
+    axis.setAxisLineVisible(false);
+    axis.setTickMarksVisible(false);
+  }
+
+  /**
+   * @param dash {@code null} for a line without gaps
+   */
+  public static BasicStroke line(float width, float[] dash) {
+    return dash == null
+        ? new BasicStroke(width)
+        : new BasicStroke(width, BasicStroke.CAP_BUTT, BasicStroke.JOIN_ROUND, 1, dash, 0);
+  }
+}
