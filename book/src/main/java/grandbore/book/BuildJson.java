@@ -25,12 +25,12 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Builds as JSON documents: format grand-bore-build, version 2. Refused whole where damaged.
- * Version 1, which knew less of an engine, is read for ever.
+ * Builds as JSON documents: format grand-bore-build, version 3. Refused whole where damaged.
+ * Versions 1 and 2, which knew less of an engine, are read for ever.
  */
 public final class BuildJson {
   static final String FORMAT = "grand-bore-build";
-  static final int VERSION = 2;
+  static final int VERSION = 3;
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -44,8 +44,13 @@ public final class BuildJson {
 
   /** Older versions' schemas, only made where one is read. */
   private static final class Older {
-    static final JsonSchema FIRST =
-        SCHEMAS.getSchema(BuildJson.class.getResourceAsStream("build-1.schema.json"));
+    static final JsonSchema FIRST = of(1);
+    static final JsonSchema SECOND = of(2);
+
+    private static JsonSchema of(int version) {
+      return SCHEMAS.getSchema(
+          BuildJson.class.getResourceAsStream("build-" + version + ".schema.json"));
+    }
   }
 
   private BuildJson() {}
@@ -92,7 +97,13 @@ public final class BuildJson {
           "version is %s; allowed: 1 to %d, because later ones may hold what this program does not know"
               .formatted(node.path("version").asText(), VERSION));
     }
-    var faults = (version == 1 ? Older.FIRST : SCHEMA).validate(node);
+    var schema =
+        switch (version) {
+          case 1 -> Older.FIRST;
+          case 2 -> Older.SECOND;
+          default -> SCHEMA;
+        };
+    var faults = schema.validate(node);
     if (!faults.isEmpty()) {
       var first =
           faults.stream()
@@ -135,14 +146,24 @@ public final class BuildJson {
     return node;
   }
 
+  /** Before version 3 all racing was one. */
+  private static Application application(String word) {
+    return word.equals("RACE") ? Application.ROAD_COURSE : Application.valueOf(word);
+  }
+
   private static BuildDocument fromNode(JsonNode node) {
     var combination = CombinationJson.read(node.get("name").asText(), node.get("combination"));
-    var speeds = node.get("speeds");
+    var range =
+        new SpeedRange(
+            node.get("speeds").get("from").asDouble(), node.get("speeds").get("to").asDouble());
+    if (!node.get("combination").has("brief")) {
+      combination = range.asBand(combination);
+    }
     var build =
         new Build(
             UnitSystem.valueOf(node.get("units").asText()),
-            Application.valueOf(node.get("application").asText()),
-            new SpeedRange(speeds.get("from").asDouble(), speeds.get("to").asDouble()),
+            application(node.get("application").asText()),
+            range,
             combination);
     List<Reading> readings = new ArrayList<>();
     for (var r : node.path("readings")) {

@@ -94,14 +94,20 @@ public final class BuildSchema {
       return table();
     }
     if (c.getType() == List.class) {
-      boolean whole = c.getGenericType().getTypeName().contains("Integer");
       var list = NODES.objectNode().put("type", "array");
+      var element = CombinationJson.element(c);
+      boolean whole = element == Integer.class;
       var items = NODES.objectNode().put("type", whole ? "integer" : "number");
-      list.set("items", whole ? items.put("minimum", 1) : items);
+      list.set(
+          "items",
+          element.isEnum() ? words(constants(element)) : whole ? items.put("minimum", 1) : items);
       return list;
     }
-    return words(
-        Stream.of(c.getType().getEnumConstants()).map(e -> (Enum<?>) e).toArray(Enum[]::new));
+    return words(constants(c.getType()));
+  }
+
+  private static Enum<?>[] constants(Class<?> type) {
+    return Stream.of(type.getEnumConstants()).map(e -> (Enum<?>) e).toArray(Enum[]::new);
   }
 
   private static ObjectNode given(Spec spec) {
@@ -110,10 +116,11 @@ public final class BuildSchema {
     node.put("title", spec.label());
     node.put(
         "description",
-        "%s to %s; %s"
+        "%s to %s%s; %s"
             .formatted(
                 q.show(spec.min(), UnitSystem.METRIC),
                 q.show(spec.max(), UnitSystem.METRIC),
+                spec.optional() ? ", or 0 where it is not known" : "",
                 spec.why()));
     property(node, "value", NODES.objectNode().put("type", "number"));
     property(node, "unit", units(q));

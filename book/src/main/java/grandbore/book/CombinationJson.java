@@ -12,15 +12,18 @@ import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Spec;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
+import grandbore.core.combination.Weights;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
+import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /** The combination's records as JSON, component by component, each number with its unit. */
 final class CombinationJson {
@@ -69,10 +72,10 @@ final class CombinationJson {
       case List<?> list -> {
         var array = node.putArray(name);
         for (Object each : list) {
-          if (each instanceof Integer i) {
-            array.add(i);
-          } else {
-            array.add(tidy((Double) each));
+          switch (each) {
+            case Integer i -> array.add(i);
+            case Enum<?> e -> array.add(e.name());
+            default -> array.add(tidy((Double) each));
           }
         }
       }
@@ -131,12 +134,29 @@ final class CombinationJson {
     var values = new Object[components.length];
     for (int i = 0; i < components.length; i++) {
       var group = components[i];
+      boolean isGroup = group.getType().isRecord();
       values[i] =
-          group.getType().isRecord()
-              ? readGroup(group.getType(), node.path(group.getName()), group.getName())
-              : name;
+          group.getType() == Weights.class && !node.has(group.getName())
+              ? weights(node)
+              : isGroup
+                  ? readGroup(group.getType(), node.path(group.getName()), group.getName())
+                  : name;
     }
     return Specs.construct(Combination.class, values);
+  }
+
+  /** Before version 3 only the sum of the reciprocating masses was kept. */
+  private static Object weights(JsonNode combination) {
+    var sum = combination.path("bottomEnd").path("reciprocatingMass");
+    if (!sum.isObject()) {
+      return Specs.make(Weights.class, Map.of());
+    }
+    String path = "bottomEnd.reciprocatingMass";
+    var from = provenance(sum.get("provenance").asText());
+    double si =
+        unit(sum.get("unit").asText(), Quantity.MASS, path).toSi(sum.get("value").asDouble());
+    return Weights.usual(
+        new Given(si, Quantity.MASS, from, Given.usualSpread(si, Quantity.MASS, from)));
   }
 
   private static Object readGroup(Class<?> type, JsonNode node, String group) {
@@ -176,18 +196,25 @@ final class CombinationJson {
     }
     if (c.getType() == List.class) {
       var list = new ArrayList<Object>();
-      boolean whole = c.getGenericType().getTypeName().contains("Integer");
-      node.forEach(
-          n -> {
-            if (whole) {
-              list.add(n.asInt());
-            } else {
-              list.add(n.asDouble());
-            }
-          });
+      var element = element(c);
+      for (var n : node) {
+        list.add(
+            element == Integer.class
+                ? (Object) n.asInt()
+                : element == Double.class ? (Object) n.asDouble() : constant(element, n, path));
+      }
       return list;
     }
-    for (Object constant : c.getType().getEnumConstants()) {
+    return constant(c.getType(), node, path);
+  }
+
+  /** What a list holds. */
+  static Class<?> element(RecordComponent list) {
+    return (Class<?>) ((ParameterizedType) list.getGenericType()).getActualTypeArguments()[0];
+  }
+
+  private static Object constant(Class<?> type, JsonNode node, String path) {
+    for (Object constant : type.getEnumConstants()) {
       if (((Enum<?>) constant).name().equals(node.asText())) {
         return constant;
       }

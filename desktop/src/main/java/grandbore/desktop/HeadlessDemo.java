@@ -11,10 +11,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -41,6 +44,24 @@ final class HeadlessDemo {
         });
   }
 
+  /** How a view says that something is being solved. */
+  private static final List<String> BUSY = List.of("Running ", "Solving ", "Cranking ");
+
+  /** Views besides the first of a station. */
+  private static final Map<Station, List<String>> VIEWS =
+      new EnumMap<>(
+          Map.of(
+              Station.BOTTOM_END,
+              List.of(
+                  "bottom-stack",
+                  "bottom-motion",
+                  "bottom-forces",
+                  "bottom-balance",
+                  "bottom-limits",
+                  "bottom-oil"),
+              Station.SQUEEZE,
+              List.of("squeeze-solve", "squeeze-banks", "squeeze-fuel", "squeeze-tests")));
+
   private boolean shown;
 
   private void show(CurveState s, Runnable finished) {
@@ -52,8 +73,23 @@ final class HeadlessDemo {
     Deque<Shot> shots = new ArrayDeque<>();
     if (start.allPictures()) {
       for (var station : Station.values()) {
+        if (station == Station.PREDICTION) {
+          continue;
+        }
         shots.add(new Shot(file(station.name()), () -> workbench.rail().choose(station)));
       }
+      for (var view : VIEWS.entrySet()) {
+        for (var id : view.getValue()) {
+          shots.add(
+              new Shot(
+                  id,
+                  () -> {
+                    workbench.rail().choose(view.getKey());
+                    press("#" + id);
+                  }));
+        }
+      }
+      shots.add(new Shot("prediction", () -> workbench.rail().choose(Station.PREDICTION)));
       for (var view : List.of("all", "losses", "slow")) {
         shots.add(new Shot("prediction-" + view, () -> press("#view-" + view)));
       }
@@ -93,13 +129,23 @@ final class HeadlessDemo {
 
   /** Takes the picture once nothing is being solved any more. */
   private void take(Shot shot, Deque<Shot> shots, Runnable finished) {
-    var cancel = workbench.scene().lookup("#results-cancel");
-    if (cancel != null && cancel.isVisible()) {
+    if (isBusy()) {
       then(() -> take(shot, shots, finished));
       return;
     }
     System.out.println("Screenshot: " + picture(shot.name()).toAbsolutePath());
     next(shots, finished);
+  }
+
+  private boolean isBusy() {
+    var cancel = workbench.scene().lookup("#results-cancel");
+    if (cancel != null && cancel.isVisible()) {
+      return true;
+    }
+    return workbench.scene().getRoot().lookupAll(".soft").stream()
+        .filter(Label.class::isInstance)
+        .map(n -> ((Label) n).getText())
+        .anyMatch(t -> BUSY.stream().anyMatch(t::startsWith));
   }
 
   private static void then(Runnable what) {

@@ -36,18 +36,7 @@ final class TopBar extends HBox {
     builds.setId("builds");
     builds.setAccessibleText("build");
     builds.setPrefWidth(230);
-    builds.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(ShopBook.Entry e) {
-            return e == null ? "" : e.name();
-          }
-
-          @Override
-          public ShopBook.Entry fromString(String text) {
-            throw new UnsupportedOperationException();
-          }
-        });
+    builds.setConverter(names(""));
     fill(builds, session);
     builds
         .valueProperty()
@@ -57,6 +46,21 @@ final class TopBar extends HBox {
                 session.open(e.id());
               }
             });
+    var over = new ComboBox<ShopBook.Entry>();
+    over.setId("lay-over");
+    over.setAccessibleText("lay another build over this one");
+    over.setPrefWidth(190);
+    over.setConverter(names("nothing laid over"));
+    over.setOnShowing(e -> others(over, session));
+    others(over, session);
+    over.valueProperty()
+        .subscribe(
+            e -> {
+              if (!filling && e != null) {
+                session.layOver(e.id());
+              }
+            });
+    session.overProperty().subscribe(o -> others(over, session));
     var undo = icon("undo", "Undo (Ctrl+Z)", MaterialDesignU.UNDO);
     undo.setOnAction(e -> session.undo());
     var redo = icon("redo", "Redo (Ctrl+Y)", MaterialDesignR.REDO);
@@ -97,7 +101,36 @@ final class TopBar extends HBox {
         });
     var space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    getChildren().addAll(name, builds, another, undo, redo, space, units, bring, send, theme);
+    getChildren().addAll(name, builds, another, over, undo, redo, space, units, bring, send, theme);
+  }
+
+  private static StringConverter<ShopBook.Entry> names(String none) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(ShopBook.Entry e) {
+        return e == null ? none : e.name();
+      }
+
+      @Override
+      public ShopBook.Entry fromString(String text) {
+        throw new UnsupportedOperationException();
+      }
+    };
+  }
+
+  /** The builds that can be laid over, and nothing. */
+  private void others(ComboBox<ShopBook.Entry> over, Session session) {
+    filling = true;
+    var nothing = new ShopBook.Entry(-1, "nothing laid over");
+    over.getItems().setAll(nothing);
+    session.builds().stream().filter(b -> b.id() != session.id()).forEach(over.getItems()::add);
+    var laid = session.overProperty().get();
+    over.setValue(
+        over.getItems().stream()
+            .filter(b -> laid != null && b.id() == laid.id())
+            .findFirst()
+            .orElse(nothing));
+    filling = false;
   }
 
   private void fill(ComboBox<ShopBook.Entry> builds, Session session) {

@@ -5,11 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import grandbore.book.BuildDocument;
 import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Boost;
-import grandbore.core.combination.BottomEnd;
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Heads;
 import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Squeeze;
+import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
@@ -17,9 +14,11 @@ import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.station.Station;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
@@ -113,10 +112,28 @@ class LayoutTest extends BenchTest {
   private void everyStation(String where) {
     for (var station : Station.values()) {
       choose(station);
-      nothingIsCut(where + " " + station);
-      inputsKeepApart(where + " " + station);
-      gridsKeepApart(where + " " + station);
+      isReadable(where + " " + station);
+      for (var id : List.copyOf(views())) {
+        robot.interact(() -> robot.lookup("#" + id).<ToggleButton>query().fire());
+        robot.interact(() -> bench.scene().getRoot().layout());
+        WaitForAsyncUtils.waitForFxEvents();
+        isReadable(where + " " + id);
+      }
     }
+  }
+
+  /** The buttons of a station's views. */
+  private List<String> views() {
+    return robot.lookup(".toggle-button").queryAllAs(ToggleButton.class).stream()
+        .map(Node::getId)
+        .filter(id -> id != null && (id.startsWith("bottom-") || id.startsWith("squeeze-")))
+        .toList();
+  }
+
+  private void isReadable(String where) {
+    nothingIsCut(where);
+    inputsKeepApart(where);
+    gridsKeepApart(where);
   }
 
   @Test
@@ -171,62 +188,33 @@ class LayoutTest extends BenchTest {
             var c = b.combination();
             var e = c.bottomEnd();
             var from = Provenance.CARD;
-            var bottom =
-                new BottomEnd(
-                    e.layout(),
-                    e.cylinders(),
-                    e.firingOrder(),
-                    e.firingIntervals(),
-                    e.numbering(),
-                    e.bore().with(bore, from),
-                    e.stroke().with(stroke, from),
-                    e.rodLength().with(rod, from),
-                    e.blockDeck().with(stroke / 2 + rod + e.pinHeight().si() + 0.0003, from),
-                    e.pinHeight(),
-                    e.pinOffset(),
-                    e.mainJournal(),
-                    e.rodJournal(),
-                    e.reciprocatingMass());
             var q = c.squeeze();
-            double swept = Math.PI / 4 * bore * bore * stroke;
-            var squeeze =
-                new Squeeze(
-                    q.chamberVolume().with(swept / 11, from),
-                    q.gasketBore().with(1.01 * bore, from),
-                    q.gasketThickness(),
-                    q.pistonVolume().with(0, from),
-                    q.landHeight(),
-                    q.landClearance());
             var h = c.heads();
+            double swept = Math.PI / 4 * bore * bore * stroke;
+            double deck = stroke / 2 + rod + e.pinHeight().si() + 0.0003;
+            var bottom =
+                Specs.changed(
+                    e,
+                    Map.of(
+                        "bore", e.bore().with(bore, from),
+                        "stroke", e.stroke().with(stroke, from),
+                        "rodLength", e.rodLength().with(rod, from),
+                        "blockDeck", e.blockDeck().with(deck, from)));
+            var squeeze =
+                Specs.changed(
+                    q,
+                    Map.of(
+                        "chamberVolume", q.chamberVolume().with(swept / 11, from),
+                        "gasketBore", q.gasketBore().with(1.01 * bore, from),
+                        "pistonVolume", q.pistonVolume().with(0, from)));
             var heads =
-                new Heads(
-                    1,
-                    1,
-                    h.intakeValve().with(0.45 * bore, from),
-                    h.exhaustValve().with(0.38 * bore, from),
-                    h.intakePortLength(),
-                    h.intakePortVolume(),
-                    h.exhaustPortLength(),
-                    h.exhaustPortVolume(),
-                    h.intakeFlow(),
-                    h.exhaustFlow(),
-                    List.of(),
-                    List.of());
+                Specs.changed(
+                    h,
+                    Map.of(
+                        "intakeValve", h.intakeValve().with(0.45 * bore, from),
+                        "exhaustValve", h.exhaustValve().with(0.38 * bore, from)));
             return b.with(
-                new Combination(
-                    c.name(),
-                    bottom,
-                    squeeze,
-                    c.cam(),
-                    c.valveTrain(),
-                    heads,
-                    c.intake(),
-                    c.exhaust(),
-                    c.boost(),
-                    c.nitrous(),
-                    c.mixture(),
-                    c.losses(),
-                    c.weather()));
+                Specs.changed(c, Map.of("bottomEnd", bottom, "squeeze", squeeze, "heads", heads)));
           });
     } catch (IllegalArgumentException e) {
       throw new AssertionError(e);

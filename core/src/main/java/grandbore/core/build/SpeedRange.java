@@ -1,7 +1,10 @@
 package grandbore.core.build;
 
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Provenance;
 import grandbore.core.prediction.Predictor;
+import grandbore.core.units.Measure;
 import java.util.List;
 
 /** The speeds a curve is drawn over, rev/min. */
@@ -21,6 +24,16 @@ public record SpeedRange(double from, double to) {
           "at least 250 above from, up to 15,000 rpm",
           "a curve spans some speeds");
     }
+  }
+
+  /** A combination whose brief wants power over these speeds. */
+  public Combination asBand(Combination c) {
+    var brief = c.brief();
+    double low = Measure.RPM.toSi(from);
+    double high = Measure.RPM.toSi(to);
+    return c.with("brief.bandFrom", brief.bandFrom().with(Math.min(low, 300), Provenance.ASSUMED))
+        .with("brief.bandTo", brief.bandTo().with(high, Provenance.ASSUMED))
+        .with("brief.bandFrom", brief.bandFrom().with(low, Provenance.ASSUMED));
   }
 
   /** About so many speeds on round values, both ends included. */

@@ -46,7 +46,7 @@ public record Band(double least, double most, String rule) {
           Optional.of(
               gap(
                   bottom.bore().si(),
-                  switch (application) {
+                  switch (application.wear()) {
                     case STREET -> 0.0045;
                     case RACE -> 0.0050;
                     case BOOST -> 0.0063;
@@ -55,18 +55,23 @@ public record Band(double least, double most, String rule) {
           Optional.of(
               gap(
                   bottom.bore().si(),
-                  switch (application) {
+                  switch (application.wear()) {
                     case STREET -> 0.0050;
                     case RACE -> 0.0055;
                     case BOOST -> 0.0068;
                   }));
-      case DECK, CHAMBER -> Optional.empty();
+      case DECK, CHAMBER, COMPRESSION, COMPRESSION_OILED, LEAK_DOWN -> Optional.empty();
     };
   }
 
+  /** Whether racing's bands hold for a use. */
+  public static boolean isRace(Application application) {
+    return application.wear() != Application.Wear.STREET;
+  }
+
   private static Band bearing(double journal, Application application) {
-    double low = application == Application.STREET ? 0.0008 : 0.0010;
-    double high = application == Application.STREET ? 0.0010 : 0.0013;
+    double low = application.wear() == Application.Wear.STREET ? 0.0008 : 0.0010;
+    double high = application.wear() == Application.Wear.STREET ? 0.0010 : 0.0013;
     return new Band(
         low * journal,
         high * journal,
@@ -100,7 +105,7 @@ public record Band(double least, double most, String rule) {
 
   /** How far the places may differ among themselves, where practice says. */
   public static Optional<Double> spreadAllowed(Measurement m, Application application) {
-    boolean street = application == Application.STREET;
+    boolean street = application.wear() == Application.Wear.STREET;
     return switch (m) {
       case DECK -> Optional.of(street ? 0.004 * 0.0254 : 0.002 * 0.0254);
       case CHAMBER -> Optional.of(street ? 1e-6 : 0.5e-6);

@@ -9,7 +9,11 @@ public enum Measurement {
   MAIN_BEARING("Main bearing clearance", Quantity.CLEARANCE, 0, 0.0005, Place.MAIN, false),
   ROD_BEARING("Rod bearing clearance", Quantity.CLEARANCE, 0, 0.0005, Place.CYLINDER, false),
   TOP_RING_GAP("Top ring end gap", Quantity.CLEARANCE, 0, 0.003, Place.CYLINDER, false),
-  SECOND_RING_GAP("Second ring end gap", Quantity.CLEARANCE, 0, 0.003, Place.CYLINDER, false);
+  SECOND_RING_GAP("Second ring end gap", Quantity.CLEARANCE, 0, 0.003, Place.CYLINDER, false),
+  COMPRESSION("Compression test", Quantity.CYLINDER_PRESSURE, 0, 40e5, Place.CYLINDER, false),
+  COMPRESSION_OILED(
+      "Compression test, oiled", Quantity.CYLINDER_PRESSURE, 0, 40e5, Place.CYLINDER, false),
+  LEAK_DOWN("Leak-down", Quantity.SHARE, 0, 1, Place.CYLINDER, false);
 
   /** What a reading's number counts. */
   public enum Place {
@@ -32,6 +36,11 @@ public enum Measurement {
     this.most = most;
     this.place = place;
     this.twoSided = twoSided;
+  }
+
+  /** Whether it tests the finished engine instead of measuring a part. */
+  public boolean isTest() {
+    return this == COMPRESSION || this == COMPRESSION_OILED || this == LEAK_DOWN;
   }
 
   public String label() {

@@ -56,6 +56,21 @@ public enum Arrangement {
         .findFirst();
   }
 
+  private static Given angle(Fits fits, double rad) {
+    return fits.bankAngle().with(rad, Provenance.ASSUMED);
+  }
+
+  /** Angle between two banks in a vee at which this arrangement is usually built. */
+  private double bankDegrees() {
+    return switch (this) {
+      case VEE_TWIN_45 -> 45;
+      case VEE_TWIN_90, VEE_6_ODD, VEE_8_CROSS, VEE_8_FLAT -> 90;
+      case VEE_6, VEE_12 -> 60;
+      case VEE_10 -> 72;
+      default -> 0;
+    };
+  }
+
   /** A combination arranged so; what no longer fits it is taken back to the plain choice. */
   public Combination of(Combination c) {
     var b = c.bottomEnd();
@@ -74,27 +89,35 @@ public enum Arrangement {
             b.pinHeight(),
             b.pinOffset(),
             b.mainJournal(),
-            b.rodJournal(),
-            b.reciprocatingMass());
+            b.rodJournal());
     int bank = order.size() / bottom.banks();
     var x = c.exhaust();
     if (bottom.banks() < 2) {
-      x = (Exhaust) Specs.rebuild(x, "balance", Exhaust.Balance.NONE);
+      x = Specs.rebuild(x, "balance", Exhaust.Balance.NONE);
     }
     if (x.kind() == Exhaust.Kind.STEPPED && (bank < 4 || bank % 2 != 0)) {
-      x = (Exhaust) Specs.rebuild(x, "kind", Exhaust.Kind.HEADERS);
+      x = Specs.rebuild(x, "kind", Exhaust.Kind.HEADERS);
     }
-    var in = (Intake) Specs.rebuild(c.intake(), "runnerChanges", List.of());
+    var in = Specs.rebuild(c.intake(), "runnerChanges", List.of());
     if (in.manifold() == Intake.Manifold.DUAL_PLANE
         && (order.size() < 4 || order.size() % 2 != 0)) {
-      in = (Intake) Specs.rebuild(in, "manifold", Intake.Manifold.PLENUM);
+      in = Specs.rebuild(in, "manifold", Intake.Manifold.PLENUM);
     }
-    var heads = (Heads) Specs.rebuild(c.heads(), "intakeShares", List.of());
-    heads = (Heads) Specs.rebuild(heads, "exhaustShares", List.of());
+    var heads = Specs.rebuild(c.heads(), "intakeShares", List.of());
+    heads = Specs.rebuild(heads, "exhaustShares", List.of());
+    var turned = c.fits();
+    if (layout == Layout.FLAT) {
+      turned = Specs.rebuild(turned, "bankAngle", angle(turned, Math.PI));
+    } else if (bankDegrees() > 0) {
+      turned = Specs.rebuild(turned, "bankAngle", angle(turned, Math.toRadians(bankDegrees())));
+    }
     return new Combination(
         c.name(),
         bottom,
         c.squeeze(),
+        c.weights(),
+        turned,
+        c.ratings(),
         c.cam(),
         c.valveTrain(),
         heads,
@@ -104,6 +127,8 @@ public enum Arrangement {
         c.nitrous(),
         c.mixture(),
         c.losses(),
-        c.weather());
+        c.weather(),
+        c.brief(),
+        c.worksheet());
   }
 }

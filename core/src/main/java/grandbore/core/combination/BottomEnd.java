@@ -2,7 +2,6 @@ package grandbore.core.combination;
 
 import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
-import static grandbore.core.units.Quantity.MASS;
 
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
@@ -77,15 +76,7 @@ public record BottomEnd(
             min = 0.018,
             max = 0.100,
             why = "it is a journal's diameter")
-        Given rodJournal,
-    @Spec(
-            label = "Reciprocating mass",
-            quantity = MASS,
-            min = 0.03,
-            max = 4,
-            usual = 0.68,
-            why = "it is piston, pin, rings and the rod's small end of one cylinder")
-        Given reciprocatingMass) {
+        Given rodJournal) {
 
   /** How the cylinders stand. */
   public enum Layout {
@@ -152,8 +143,7 @@ public record BottomEnd(
         pinHeight,
         pinOffset,
         mainJournal,
-        rodJournal,
-        reciprocatingMass);
+        rodJournal);
     if (rodLength.si() < LEAST_ROD_RATIO * stroke.si()) {
       throw new InvalidInput(
           "Rod length (bottomEnd.rodLength)",

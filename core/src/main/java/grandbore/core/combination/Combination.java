@@ -8,6 +8,9 @@ public record Combination(
     String name,
     BottomEnd bottomEnd,
     Squeeze squeeze,
+    Weights weights,
+    Fits fits,
+    Ratings ratings,
     Cam cam,
     ValveTrain valveTrain,
     Heads heads,
@@ -17,7 +20,9 @@ public record Combination(
     Nitrous nitrous,
     Mixture mixture,
     Losses losses,
-    Weather weather) {
+    Weather weather,
+    Brief brief,
+    Worksheet worksheet) {
 
   public Combination {
     if (name == null || name.isBlank() || name.length() > 120) {
@@ -25,6 +30,9 @@ public record Combination(
     }
     require("bottomEnd", bottomEnd);
     require("squeeze", squeeze);
+    require("weights", weights);
+    require("fits", fits);
+    require("ratings", ratings);
     require("cam", cam);
     require("valveTrain", valveTrain);
     require("heads", heads);
@@ -35,6 +43,8 @@ public record Combination(
     require("mixture", mixture);
     require("losses", losses);
     require("weather", weather);
+    require("brief", brief);
+    require("worksheet", worksheet);
     double gap = bottomEnd.deckClearance() + squeeze.gasketThickness().si();
     if (gap < 0.0003) {
       throw new InvalidInput(
@@ -152,11 +162,13 @@ public record Combination(
 
   private static double clearanceVolume(
       BottomEnd bottom, Squeeze squeeze, double chamber, double deck) {
-    double gasketBore = squeeze.gasketBore().si();
-    double gasket = Math.PI / 4 * gasketBore * gasketBore * squeeze.gasketThickness().si();
     double crevice =
         Math.PI / 2 * bottom.bore().si() * squeeze.landClearance().si() * squeeze.landHeight().si();
-    return chamber + gasket + bottom.boreArea() * deck + squeeze.pistonVolume().si() + crevice;
+    return chamber
+        + squeeze.gasketHole()
+        + bottom.boreArea() * deck
+        + squeeze.pistonVolume().si()
+        + crevice;
   }
 
   /** Volume above the piston at top centre by the sum of the inputs, m³. */
@@ -189,15 +201,15 @@ public record Combination(
   }
 
   public Combination named(String newName) {
-    return (Combination) Specs.rebuild(this, "name", newName);
+    return Specs.rebuild(this, "name", newName);
   }
 
   /** This combination with one component of one group replaced, checked whole. */
   public Combination with(String path, Object value) {
     int dot = path.indexOf('.');
     String group = path.substring(0, dot);
-    var changed = Specs.rebuild(Specs.read(this, group), path.substring(dot + 1), value);
-    return (Combination) Specs.rebuild(this, group, changed);
+    var changed = Specs.rebuild((Record) Specs.read(this, group), path.substring(dot + 1), value);
+    return Specs.rebuild(this, group, changed);
   }
 
   /** A component of a group by its path. */
@@ -210,7 +222,7 @@ public record Combination(
   public Combination with(Record group) {
     for (var c : Combination.class.getRecordComponents()) {
       if (c.getType() == group.getClass()) {
-        return (Combination) Specs.rebuild(this, c.getName(), group);
+        return Specs.rebuild(this, c.getName(), group);
       }
     }
     throw new IllegalArgumentException(group.getClass() + " is no group of a combination");

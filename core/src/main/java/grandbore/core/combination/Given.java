@@ -27,6 +27,11 @@ public record Given(double si, Quantity quantity, Provenance provenance, double 
     };
   }
 
+  /** Whether an optional input was said. */
+  public boolean isSaid() {
+    return si != 0;
+  }
+
   public Given with(double newSi, Provenance from) {
     return new Given(newSi, quantity, from, usualSpread(newSi, quantity, from));
   }

@@ -1,5 +1,7 @@
 package grandbore.core.combination;
 
+import static grandbore.core.units.Quantity.ANGLE;
+import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
 import static grandbore.core.units.Quantity.VOLUME;
 
@@ -59,6 +61,40 @@ public record Heads(
             max = 400e-6,
             why = "it is what the port holds with the valve shut")
         Given exhaustPortVolume,
+    @Spec(
+            label = "Intake valve angle",
+            quantity = ANGLE,
+            min = 0,
+            max = 0.9,
+            usual = 0.2617993877991494,
+            why = "it lies between stem and cylinder")
+        Given intakeAngle,
+    @Spec(
+            label = "Exhaust valve angle",
+            quantity = ANGLE,
+            min = 0,
+            max = 0.9,
+            usual = 0.2617993877991494,
+            why = "it lies between stem and cylinder")
+        Given exhaustAngle,
+    @Spec(
+            label = "Intake valve above deck",
+            quantity = CLEARANCE,
+            min = 0.0001,
+            max = 0.030,
+            usual = 0,
+            optional = true,
+            why = "it is the shut valve's lowest edge above the head's face")
+        Given intakeRecess,
+    @Spec(
+            label = "Exhaust valve above deck",
+            quantity = CLEARANCE,
+            min = 0.0001,
+            max = 0.030,
+            usual = 0,
+            optional = true,
+            why = "it is the shut valve's lowest edge above the head's face")
+        Given exhaustRecess,
     FlowSheet intakeFlow,
     FlowSheet exhaustFlow,
     List<Double> intakeShares,
@@ -72,7 +108,11 @@ public record Heads(
         intakePortLength,
         intakePortVolume,
         exhaustPortLength,
-        exhaustPortVolume);
+        exhaustPortVolume,
+        intakeAngle,
+        exhaustAngle,
+        intakeRecess,
+        exhaustRecess);
     intakeShares = shares("intakeShares", intakeShares);
     exhaustShares = shares("exhaustShares", exhaustShares);
     count("intakeValves", intakeValves);

@@ -58,12 +58,18 @@ public record Losses(
             why = "it is measured below the air's pressure")
         Given vacuum,
     Windage windage,
-    Accessories accessories) {
+    Accessories accessories,
+    Counterweights counterweights) {
   public Losses {
     Specs.check(Losses.class, "losses", oil, oilTemperature, ringTension, topGap, vacuum);
-    if (friction == null || heat == null || windage == null || accessories == null) {
+    if (friction == null
+        || heat == null
+        || windage == null
+        || accessories == null
+        || counterweights == null) {
       throw new InvalidInput(
-          "Losses (losses.friction, losses.heat, losses.windage, losses.accessories)",
+          "Losses (losses.friction, losses.heat, losses.windage, losses.accessories,"
+              + " losses.counterweights)",
           "missing",
           "one of each",
           "they are needed");
@@ -88,6 +94,12 @@ public record Losses(
     TRAY,
     TRAY_AND_SCRAPER,
     DRY_SUMP
+  }
+
+  /** Edges that the counterweights meet the oil with. */
+  public enum Counterweights {
+    PLAIN,
+    SHAPED
   }
 
   /** What the crank drives besides the wheels. */

@@ -21,6 +21,9 @@ public @interface Spec {
   /** What it is where an older document or a new build does not say; NaN where it must be said. */
   double usual() default Double.NaN;
 
+  /** Whether it need not be known: zero then says that it is not. */
+  boolean optional() default false;
+
   /** The reason for the bounds, a clause. */
   String why();
 }

@@ -3,6 +3,7 @@ package grandbore.core.combination;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 
@@ -25,14 +26,14 @@ public final class Specs {
     /** A combination with this input replaced, checked whole. */
     public Combination with(Combination combination, Given value) {
       var old = component(combination.getClass(), group, combination);
-      return (Combination) rebuild(combination, group, rebuild(old, name, value));
+      return rebuild(combination, group, rebuild(old, name, value));
     }
 
-    private static Object component(Class<?> type, String name, Object of) {
+    private static Record component(Class<?> type, String name, Object of) {
       if (!type.isRecord()) {
         throw new IllegalArgumentException(type + " is not a record");
       }
-      return read(of, name);
+      return (Record) read(of, name);
     }
   }
 
@@ -95,7 +96,9 @@ public final class Specs {
           "a " + spec.quantity().name().toLowerCase(java.util.Locale.ROOT),
           "the unit does not fit");
     }
-    if (!(given.si() >= spec.min() - 1e-12 && given.si() <= spec.max() + 1e-12)) {
+    boolean unsaid = spec.optional() && given.si() == 0;
+    boolean inside = given.si() >= spec.min() - 1e-12 && given.si() <= spec.max() + 1e-12;
+    if (!unsaid && !inside) {
       throw InvalidInput.outside(field, spec, given.si());
     }
     if (!(given.spread() >= 0) || Double.isInfinite(given.spread())) {
@@ -162,20 +165,27 @@ public final class Specs {
   }
 
   /** A copy of a record with one component replaced. */
-  static Object rebuild(Object record, String name, Object value) {
+  static <T extends Record> T rebuild(T record, String name, Object value) {
+    return changed(record, Collections.singletonMap(name, value));
+  }
+
+  /** A copy of a record with some components replaced at once, checked whole. */
+  public static <T extends Record> T changed(T record, Map<String, ?> said) {
     var components = record.getClass().getRecordComponents();
     var values = new Object[components.length];
-    boolean found = false;
+    int used = 0;
     for (int i = 0; i < components.length; i++) {
-      RecordComponent c = components[i];
-      boolean replaced = c.getName().equals(name);
-      values[i] = replaced ? value : read(record, c.getName());
-      found |= replaced;
+      boolean is = said.containsKey(components[i].getName());
+      used += is ? 1 : 0;
+      values[i] = is ? said.get(components[i].getName()) : read(record, components[i].getName());
     }
-    if (!found) {
-      throw new IllegalArgumentException("There is no input " + name);
+    if (used < said.size()) {
+      throw new IllegalArgumentException(
+          record.getClass() + " does not have all of " + said.keySet());
     }
-    return construct(record.getClass(), values);
+    @SuppressWarnings("unchecked")
+    var type = (Class<T>) record.getClass();
+    return construct(type, values);
   }
 
   /** A record of all its components, in order. */

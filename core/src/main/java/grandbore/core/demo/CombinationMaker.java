@@ -13,9 +13,11 @@ import static grandbore.core.units.Measure.SQUARE_INCHES;
 
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
+import grandbore.core.combination.Brief;
 import grandbore.core.combination.Cam;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Fits;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Heads;
@@ -25,10 +27,13 @@ import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Ratings;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.Squeeze;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Weather;
+import grandbore.core.combination.Weights;
+import grandbore.core.combination.Worksheet;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
@@ -87,8 +92,7 @@ public final class CombinationMaker {
         inches(pinHeight, from),
         thin(0, from),
         inches(mainJournal, from),
-        inches(rodJournal, from),
-        reciprocating(bore));
+        inches(rodJournal, from));
   }
 
   /**
@@ -101,13 +105,21 @@ public final class CombinationMaker {
   /** Gasket in inches, volumes in cc. */
   public static Squeeze squeeze(
       double chamber, double gasketBore, double gasket, double dish, Provenance from) {
-    return new Squeeze(
-        cc(chamber, from),
-        inches(gasketBore, from),
-        thin(gasket, from),
-        cc(dish, from),
-        thin(0.24, from),
-        thin(0.030, from));
+    return Specs.make(
+        Squeeze.class,
+        Map.of(
+            "chamberVolume",
+            cc(chamber, from),
+            "gasketBore",
+            inches(gasketBore, from),
+            "gasketThickness",
+            thin(gasket, from),
+            "pistonVolume",
+            cc(dish, from),
+            "landHeight",
+            thin(0.24, from),
+            "landClearance",
+            thin(0.030, from)));
   }
 
   /** The chamber, cc, that makes a ratio with everything else given. */
@@ -198,19 +210,29 @@ public final class CombinationMaker {
       FlowSheet intake,
       FlowSheet exhaust,
       Provenance from) {
-    return new Heads(
-        valves,
-        valves,
-        inches(intakeValve, from),
-        inches(exhaustValve, from),
-        inches(intakeLength, from),
-        cc(intakeVolume, from),
-        inches(exhaustLength, from),
-        cc(exhaustVolume, from),
-        intake,
-        exhaust,
-        List.of(),
-        List.of());
+    return Specs.make(
+        Heads.class,
+        Map.of(
+            "intakeValves",
+            valves,
+            "exhaustValves",
+            valves,
+            "intakeValve",
+            inches(intakeValve, from),
+            "exhaustValve",
+            inches(exhaustValve, from),
+            "intakePortLength",
+            inches(intakeLength, from),
+            "intakePortVolume",
+            cc(intakeVolume, from),
+            "exhaustPortLength",
+            inches(exhaustLength, from),
+            "exhaustPortVolume",
+            cc(exhaustVolume, from),
+            "intakeFlow",
+            intake,
+            "exhaustFlow",
+            exhaust));
   }
 
   /** Inches, degrees, square inches, cc, cfm at a depression in inHg. */
@@ -306,6 +328,9 @@ public final class CombinationMaker {
         name,
         bottom,
         squeeze,
+        Weights.usual(reciprocating(bottom.bore().si() / INCHES.toSi(1))),
+        Specs.make(Fits.class, Map.of()),
+        Specs.make(Ratings.class, Map.of()),
         cam,
         train,
         heads,
@@ -315,6 +340,8 @@ public final class CombinationMaker {
         Specs.make(Nitrous.class, Map.of()),
         mixture,
         Specs.make(Losses.class, Map.of()),
-        dynoDay());
+        dynoDay(),
+        Specs.make(Brief.class, Map.of()),
+        Specs.make(Worksheet.class, Map.of()));
   }
 }

@@ -18,10 +18,12 @@ import grandbore.core.clearances.Application;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.BottomEnd.Layout;
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain.Follower;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Measure;
@@ -92,7 +94,76 @@ public final class DemoBuilds {
                 Provenance.CARD)
             .with("valveTrain.intakeMass", grams(268))
             .with("valveTrain.exhaustMass", grams(252));
-    return new Build(UnitSystem.US, Application.RACE, new SpeedRange(3000, 7500), c);
+    var range = new SpeedRange(3000, 7500);
+    return new Build(UnitSystem.US, Application.HILL_CLIMB, range, workshop(range.asBand(c)));
+  }
+
+  /** What the shop knows of the V8 besides: its brief, its masses, its fits and ratings. */
+  private static Combination workshop(Combination c) {
+    var card = Provenance.CARD;
+    var measured = Provenance.MEASURED;
+    return given(
+        c,
+        set("brief.bandFrom", 4500, Measure.RPM, card),
+        set("brief.bandTo", 7200, Measure.RPM, card),
+        set("brief.idle", 1000, Measure.RPM, card),
+        set("brief.vacuum", 8, Measure.INCHES_OF_MERCURY, card),
+        set("brief.power", 520, Measure.HORSEPOWER, card),
+        set("brief.budget", 9500, Measure.NONE, card),
+        set("brief.headCost", 85, Measure.NONE, card),
+        set("brief.deckCost", 140, Measure.NONE, card),
+        set("brief.soldAs", 318, Measure.CUBIC_INCHES, card),
+        set("brief.soldBore", 4.06, Measure.INCHES, card),
+        set("brief.soldRatio", 11.5, Measure.NONE, card),
+        set("weights.piston", 436, Measure.GRAMS, measured),
+        set("weights.pin", 118, Measure.GRAMS, measured),
+        set("weights.rings", 36, Measure.GRAMS, measured),
+        set("weights.smallEnd", 172, Measure.GRAMS, measured),
+        set("weights.bigEnd", 418, Measure.GRAMS, measured),
+        set("weights.bearing", 44, Measure.GRAMS, measured),
+        set("fits.mainHousing", 2.7123, Measure.INCHES, measured),
+        set("fits.mainShell", 0.0947, Measure.INCHES, measured),
+        set("fits.rodHousing", 2.1757, Measure.INCHES, measured),
+        set("fits.rodShell", 0.0617, Measure.INCHES, measured),
+        set("fits.journalWidth", 1.892, Measure.INCHES, measured),
+        set("fits.rodWidth", 0.938, Measure.INCHES, measured),
+        set("fits.shellWidth", 0.740, Measure.INCHES, measured),
+        set("fits.fillet", 0.100, Measure.INCHES, card),
+        set("fits.pin", 0.9272, Measure.INCHES, measured),
+        set("fits.pistonBore", 0.9278, Measure.INCHES, measured),
+        set("fits.rodBore", 0.9280, Measure.INCHES, measured),
+        set("fits.counterweightRadius", 2.98, Measure.INCHES, measured),
+        set("fits.skirtBelowPin", 1.18, Measure.INCHES, measured),
+        set("fits.ringWidth", 0.043, Measure.INCHES, card),
+        set("fits.boreSpacing", 4.42, Measure.INCHES, card),
+        set("ratings.rodTension", 12_500, Measure.POUNDS_FORCE, card),
+        set("ratings.boltClamp", 24_000, Measure.POUNDS_FORCE, card),
+        set("ratings.crankPower", 650, Measure.HORSEPOWER, card),
+        set("squeeze.planArea", 7.1, Measure.SQUARE_INCHES, measured),
+        set("squeeze.intakePocket", 0.105, Measure.INCHES, measured),
+        set("squeeze.exhaustPocket", 0.085, Measure.INCHES, measured),
+        set("heads.intakeAngle", 18, Measure.DEGREES, card),
+        set("heads.exhaustAngle", 18, Measure.DEGREES, card),
+        set("heads.intakeRecess", 0.310, Measure.INCHES, measured),
+        set("heads.exhaustRecess", 0.330, Measure.INCHES, measured),
+        set("worksheet.otherRod", 6.1, Measure.INCHES, Provenance.ASSUMED),
+        set("worksheet.ratioWanted", 11.5, Measure.NONE, Provenance.ASSUMED));
+  }
+
+  private record Said(String path, double value, Measure unit, Provenance from) {}
+
+  private static Said set(String path, double value, Measure unit, Provenance from) {
+    return new Said(path, value, unit, from);
+  }
+
+  /** A combination with these inputs said. */
+  private static Combination given(Combination c, Said... all) {
+    var now = c;
+    for (var s : all) {
+      var field = Specs.field(s.path);
+      now = field.with(now, Given.of(s.value, s.unit, field.spec().quantity(), s.from));
+    }
+    return now;
   }
 
   private static Given grams(double value) {
@@ -146,7 +217,8 @@ public final class DemoBuilds {
             75,
             270,
             Provenance.CARD);
-    return new Build(UnitSystem.METRIC, Application.STREET, new SpeedRange(3000, 8500), c);
+    var range = new SpeedRange(3000, 8500);
+    return new Build(UnitSystem.METRIC, Application.STREET, range, range.asBand(c));
   }
 
   /** The readings taken on the V8: decks on both sides, chambers, bearings and ring gaps. */

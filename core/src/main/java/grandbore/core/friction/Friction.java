@@ -57,6 +57,13 @@ public final class Friction {
   private static final double WHOLE_SPEED = 0.09e5;
   private static final double WHOLE_SQUARE = 0.0009e5;
 
+  /**
+   * Drag of counterweights with a rounded leading edge over that of square ones. A bluff body whose
+   * leading edge is rounded has about half the drag (S. F. Hoerner, Fluid-Dynamic Drag, 1965,
+   * chapter 3, from memory).
+   */
+  private static final double SHAPED = 0.5;
+
   private final Losses losses;
   private final double viscosity;
   private final double vacuumShare;
@@ -168,6 +175,7 @@ public final class Friction {
           case TRAY_AND_SCRAPER -> SCRAPED;
           case DRY_SUMP -> DRY_SUMP;
         };
+    density *= losses.counterweights() == Losses.Counterweights.SHAPED ? SHAPED : 1;
     double reach = REACH * stroke / 1000;
     double length = LENGTH * bore / 1000 * throwsCount;
     double speed = rpm * Math.PI / 30;

@@ -32,6 +32,48 @@ public record SliderCrank(double throwRadius, double rod, double offset) {
     return Math.asin((throwRadius * Math.sin(angle) - offset) / rod);
   }
 
+  /** Third derivative of depth with angle, m/rad³. */
+  public double third(double angle) {
+    double side = throwRadius * Math.sin(angle) - offset;
+    double first = throwRadius * Math.cos(angle);
+    double second = -throwRadius * Math.sin(angle);
+    double root = Math.sqrt(rod * rod - side * side);
+    // The rod's share is -root(side); its derivatives by the chain of side's own.
+    double d1 = side / root;
+    double d2 = rod * rod / Math.pow(root, 3);
+    double d3 = 3 * rod * rod * side / Math.pow(root, 5);
+    return -throwRadius * Math.sin(angle)
+        + d3 * first * first * first
+        + 3 * d2 * first * second
+        - d1 * first;
+  }
+
+  /** Crank angle of the highest place: zero without offset, rad. */
+  public double topAngle() {
+    return Math.asin(offset / (rod + throwRadius));
+  }
+
+  /** Crank angle for which the piston stays within a depth of its highest place, rad. */
+  public double dwell(double within) {
+    double top = topAngle();
+    return edge(top, Math.PI, within) - edge(top, -Math.PI, within);
+  }
+
+  /** Where the depth is reached between the highest place and half a turn from it. */
+  private double edge(double top, double toward, double within) {
+    double near = 0;
+    double far = toward;
+    for (int i = 0; i < 60; i++) {
+      double middle = 0.5 * (near + far);
+      if (depth(top + middle) < within) {
+        near = middle;
+      } else {
+        far = middle;
+      }
+    }
+    return near;
+  }
+
   /** Second derivative of depth with angle, m/rad². */
   public double curvature(double angle) {
     double s = Math.sin(angle);

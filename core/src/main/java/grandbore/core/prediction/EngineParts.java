@@ -173,7 +173,7 @@ final class EngineParts {
     return new RodLoads(
         rodMotion,
         c.bottomEnd().boreArea(),
-        c.bottomEnd().reciprocatingMass().si(),
+        c.weights().reciprocating(),
         c.weather().pressure().si() - c.losses().vacuum().si());
   }
 

@@ -6,6 +6,7 @@ import static tech.units.indriya.unit.Units.GRAM;
 import static tech.units.indriya.unit.Units.KELVIN;
 import static tech.units.indriya.unit.Units.KILOGRAM;
 import static tech.units.indriya.unit.Units.METRE;
+import static tech.units.indriya.unit.Units.METRE_PER_SQUARE_SECOND;
 import static tech.units.indriya.unit.Units.NEWTON;
 import static tech.units.indriya.unit.Units.PASCAL;
 import static tech.units.indriya.unit.Units.RADIAN;
@@ -44,12 +45,17 @@ public enum Measure {
   PSI("psi", PASCAL.multiply(6894.757293168)),
   INCHES_OF_WATER("inH2O", PASCAL.multiply(249.08891)),
   INCHES_OF_MERCURY("inHg", PASCAL.multiply(3386.389)),
+  US_GALLONS("gal", CUBIC_METRE.multiply(0.003785411784)),
+  US_FLUID_OUNCES("fl oz", CUBIC_METRE.multiply(0.003785411784 / 128)),
   KELVINS("K", KELVIN),
   DEGREES_CELSIUS("°C", CELSIUS),
   DEGREES_FAHRENHEIT("°F", KELVIN.divide(1.8).shift(459.67)),
   RPM("rpm", RADIAN.multiply(Math.PI / 30).divide(SECOND)),
   METRES_PER_SECOND("m/s", METRE.divide(SECOND)),
+  FEET_PER_SECOND("ft/s", METRE.multiply(0.3048).divide(SECOND)),
   FEET_PER_MINUTE("ft/min", METRE.multiply(0.3048 / 60).divide(SECOND)),
+  METRES_PER_SECOND_SQUARED("m/s2", METRE_PER_SQUARE_SECOND),
+  FEET_PER_SECOND_SQUARED("ft/s2", METRE_PER_SQUARE_SECOND.multiply(0.3048)),
   WATTS("W", WATT),
   KILOWATTS("kW", WATT.multiply(1000)),
   HORSEPOWER("hp", WATT.multiply(745.699871582)),

@@ -11,6 +11,7 @@ import static grandbore.core.units.Measure.DEGREES;
 import static grandbore.core.units.Measure.DEGREES_CELSIUS;
 import static grandbore.core.units.Measure.DEGREES_FAHRENHEIT;
 import static grandbore.core.units.Measure.FEET_PER_MINUTE;
+import static grandbore.core.units.Measure.FEET_PER_SECOND_SQUARED;
 import static grandbore.core.units.Measure.GRAMS;
 import static grandbore.core.units.Measure.GRAMS_PER_SECOND;
 import static grandbore.core.units.Measure.HORSEPOWER;
@@ -26,6 +27,7 @@ import static grandbore.core.units.Measure.LITRES;
 import static grandbore.core.units.Measure.LITRES_PER_SECOND;
 import static grandbore.core.units.Measure.METRES;
 import static grandbore.core.units.Measure.METRES_PER_SECOND;
+import static grandbore.core.units.Measure.METRES_PER_SECOND_SQUARED;
 import static grandbore.core.units.Measure.MICROMETRES;
 import static grandbore.core.units.Measure.MILLIMETRES;
 import static grandbore.core.units.Measure.NEWTONS;
@@ -49,6 +51,8 @@ import static grandbore.core.units.Measure.SQUARE_INCHES;
 import static grandbore.core.units.Measure.SQUARE_METRES;
 import static grandbore.core.units.Measure.SQUARE_METRES_PER_SECOND;
 import static grandbore.core.units.Measure.THOU;
+import static grandbore.core.units.Measure.US_FLUID_OUNCES;
+import static grandbore.core.units.Measure.US_GALLONS;
 import static grandbore.core.units.Measure.WATTS;
 
 import java.util.List;
@@ -76,6 +80,15 @@ public enum Quantity {
   ROTATION(RADIANS_PER_SECOND, RPM, 0, RPM, 0),
   PISTON_SPEED(METRES_PER_SECOND, FEET_PER_MINUTE, 0, METRES_PER_SECOND, 1),
   POWER(WATTS, HORSEPOWER, 0, KILOWATTS, 0),
+  CYLINDER_PRESSURE(PASCALS, PSI, 0, BAR, 1, KILOPASCALS),
+  ACCELERATION(
+      METRES_PER_SECOND_SQUARED, FEET_PER_SECOND_SQUARED, -2, METRES_PER_SECOND_SQUARED, -2),
+  LIQUID(CUBIC_METRES, US_GALLONS, 2, LITRES, 2, US_FLUID_OUNCES, CUBIC_CENTIMETRES),
+  POURED(CUBIC_METRES, US_FLUID_OUNCES, 1, CUBIC_CENTIMETRES, 0),
+  HEAT(WATTS, KILOWATTS, 1, KILOWATTS, 1),
+  CHANGE(NONE, PERCENT, 1, PERCENT, 1),
+  OCTANE(NONE, NONE, 1, NONE, 1),
+  COST(NONE, NONE, 0, NONE, 0),
   TORQUE(NEWTON_METRES, POUND_FEET, 0, NEWTON_METRES, 0);
 
   private final Measure si;
@@ -99,6 +112,7 @@ public enum Quantity {
     return system == UnitSystem.US ? us : metric;
   }
 
+  /** Digits after the point; negative where the last ones before it are rounded too. */
   public int digits(UnitSystem system) {
     return system == UnitSystem.US ? usDigits : metricDigits;
   }
@@ -117,8 +131,13 @@ public enum Quantity {
     if (!Double.isFinite(si)) {
       return "not a number";
     }
-    return String.format(
-        java.util.Locale.ROOT, "%." + digits(system) + "f", unit(system).fromSi(si) + 0.0);
+    double shown = unit(system).fromSi(si) + 0.0;
+    int digits = digits(system);
+    if (digits < 0) {
+      double step = Math.pow(10, -digits);
+      return String.format(java.util.Locale.ROOT, "%.0f", step * Math.rint(shown / step));
+    }
+    return String.format(java.util.Locale.ROOT, "%." + digits + "f", shown);
   }
 
   /** Number and unit as shown. */
@@ -132,6 +151,8 @@ public enum Quantity {
       case "in2" -> number + " in²";
       case "cm2" -> number + " cm²";
       case "in3" -> number + " in³";
+      case "m/s2" -> number + " m/s²";
+      case "ft/s2" -> number + " ft/s²";
       default -> number + " " + symbol;
     };
   }

@@ -11,6 +11,7 @@ import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.BottomEnd.Layout;
 import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
 import grandbore.core.demo.CombinationMaker;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DynoCases;
@@ -20,6 +21,7 @@ import grandbore.core.working.Figures;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -71,13 +73,9 @@ class BuildTest {
     var squeeze = CombinationMaker.squeeze(48, 3.75, 0, 0, Provenance.CARD);
     var template = DemoBuilds.paddockFour().combination();
     var noCrevice =
-        new grandbore.core.combination.Squeeze(
-            squeeze.chamberVolume(),
-            squeeze.gasketBore(),
-            squeeze.gasketThickness(),
-            squeeze.pistonVolume(),
-            squeeze.landHeight(),
-            squeeze.landClearance().with(0.0001, Provenance.CARD));
+        Specs.changed(
+            squeeze,
+            Map.of("landClearance", squeeze.landClearance().with(0.0001, Provenance.CARD)));
     var c =
         CombinationMaker.combination(
             "check",
@@ -194,7 +192,7 @@ class BuildTest {
     var second = Band.of(Measurement.SECOND_RING_GAP, b, Application.BOOST).orElseThrow();
     assertThat(top.least() / 0.0254).isCloseTo(0.026, within(5e-4));
     assertThat(second.least() / 0.0254).isCloseTo(0.028, within(5e-4));
-    var main = Band.of(Measurement.MAIN_BEARING, b, Application.RACE).orElseThrow();
+    var main = Band.of(Measurement.MAIN_BEARING, b, Application.ROAD_COURSE).orElseThrow();
     assertThat(main.judge(2.8 * 0.0254e-3)).isEqualTo(Band.Verdict.INSIDE);
     assertThat(main.judge(2.46 * 0.0254e-3)).isEqualTo(Band.Verdict.NEAR_EDGE);
     assertThat(main.judge(2.0 * 0.0254e-3)).isEqualTo(Band.Verdict.TIGHT);

@@ -101,7 +101,8 @@ class CombinationTest {
       var spec = field.spec();
       assertThat(names.add(field.group() + spec.label())).as(field.path()).isTrue();
       assertThat(spec.why()).isNotBlank();
-      if (!Double.isNaN(spec.usual())) {
+      assertThat(spec.optional() && spec.usual() != 0).as(field.path()).isFalse();
+      if (!Double.isNaN(spec.usual()) && !spec.optional()) {
         assertThat(spec.usual()).as(field.path()).isBetween(spec.min(), spec.max());
       }
     }

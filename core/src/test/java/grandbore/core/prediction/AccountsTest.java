@@ -107,7 +107,7 @@ class AccountsTest extends EngineTest {
     var fast = point(EIGHT, 7500, Fidelity.LIVE).efforts();
     double w = 7500 * Math.PI / 30;
     double lambda = b.stroke().si() / 2 / b.rodLength().si();
-    double pull = b.reciprocatingMass().si() * b.stroke().si() / 2 * w * w * (1 + lambda);
+    double pull = EIGHT.weights().reciprocating() * b.stroke().si() / 2 * w * w * (1 + lambda);
     assertThat(fast.rodTension()).isCloseTo(pull, Percentage.withPercentage(8));
     assertThat(fast.peakAcceleration())
         .isCloseTo(b.stroke().si() / 2 * w * w * (1 + lambda), Percentage.withPercentage(0.5));

@@ -12,20 +12,20 @@ import java.util.List;
 import java.util.Random;
 
 /** Valid combinations drawn over the whole range of every input, sensible and silly ones. */
-final class RandomEngines {
+public final class RandomEngines {
   private static final double SILLY = 0.3;
 
   private final Random random;
   private final List<Combination> models = new ArrayList<>();
 
-  RandomEngines(long seed) {
+  public RandomEngines(long seed) {
     random = new Random(seed);
     models.add(DemoBuilds.hillClimbEight().combination());
     models.add(DemoBuilds.paddockFour().combination());
     DynoCases.all().forEach(c -> models.add(c.combination()));
   }
 
-  Combination next() {
+  public Combination next() {
     var c = models.get(random.nextInt(models.size()));
     var arrangements = Arrangement.values();
     c = arrangements[random.nextInt(arrangements.length)].of(c);

@@ -31,6 +31,7 @@ public final class InputField extends VBox {
     refusal.setId(id + "-refusal");
     text = new CommitField(field.spec().label(), this::take, refusal);
     text.setId(id + "-text");
+    text.setPromptText(field.spec().optional() ? "?" : "");
     text.setTooltip(new Tooltip(field.spec().label() + ": " + field.spec().why()));
     getStyleClass().add("input");
     mark.setId(id + "-mark");
@@ -50,7 +51,8 @@ public final class InputField extends VBox {
   private void refresh() {
     var build = session.build();
     var given = field.get(session.engine().combination());
-    text.show(quantity().number(given.si(), build.units()));
+    boolean unsaid = field.spec().optional() && !given.isSaid();
+    text.show(unsaid ? "" : quantity().number(given.si(), build.units()));
     unit.setText(symbol(quantity(), build.units()));
     mark.show(given.provenance());
     text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
@@ -68,6 +70,10 @@ public final class InputField extends VBox {
 
   private void take(String typed) {
     var given = field.get(session.build().combination());
+    if (field.spec().optional() && typed.isBlank()) {
+      session.put(field, given.with(0, Provenance.ASSUMED));
+      return;
+    }
     double si;
     try {
       si = Entry.parse(typed, quantity(), session.build().units(), given.si());

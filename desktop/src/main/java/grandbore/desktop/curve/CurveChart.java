@@ -21,9 +21,11 @@ import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.fx.ChartViewer;
+import org.jfree.chart.plot.IntervalMarker;
 import org.jfree.chart.plot.ValueMarker;
 import org.jfree.chart.plot.XYPlot;
 import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.RectangleEdge;
 import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
@@ -51,6 +53,7 @@ final class CurveChart extends StackPane {
   private UnitSystem units = UnitSystem.US;
   private double torqueTop;
   private double powerTop;
+  private IntervalMarker band = new IntervalMarker(0, 1);
   private CurveState state = CurveState.EMPTY;
 
   CurveChart(Look look, DoubleConsumer pointedAt) {
@@ -97,12 +100,26 @@ final class CurveChart extends StackPane {
     powerTop = 0;
   }
 
-  void show(CurveState newState, UnitSystem system, double from, double to) {
+  /**
+   * @param bandFrom of the speeds that matter, rev/min
+   * @param bandTo likewise
+   */
+  void show(
+      CurveState newState,
+      UnitSystem system,
+      double from,
+      double to,
+      double bandFrom,
+      double bandTo) {
     if (system != units) {
       forget();
       units = system;
     }
     state = newState;
+    plot.clearDomainMarkers();
+    plot.addDomainMarker(cursor);
+    band = new IntervalMarker(bandFrom, bandTo);
+    plot.addDomainMarker(band, Layer.BACKGROUND);
     speed.setRange(from, to + 0.06 * (to - from));
     redraw();
   }
@@ -186,6 +203,7 @@ final class CurveChart extends StackPane {
     axis(speed, "rpm", p.soft());
     axis(torque, units == UnitSystem.US ? "torque, lb·ft" : "torque, N·m", p.dye());
     axis(power, units == UnitSystem.US ? "power, hp" : "power, kW", p.power());
+    band.setPaint(Palette.awt(p.gas()));
     cursor.setPaint(Palette.awt(p.soft()));
     cursor.setStroke(new BasicStroke(1f));
     line(plot.getRenderer(0), Palette.awt(p.dye()), null);

@@ -64,6 +64,7 @@ public final class CurvePane extends VBox {
     getChildren().addAll(head, status, chart, rpm, reading);
     service.stateProperty().subscribe(s -> show());
     session.buildProperty().subscribe(b -> show());
+    service.overProperty().subscribe(o -> show());
     rpm.valueProperty()
         .subscribe(
             v -> {
@@ -91,24 +92,31 @@ public final class CurvePane extends VBox {
     if (rpm.getValue() <= from) {
       rpm.setValue(from + 0.6 * (to - from));
     }
-    var now = List.of(state.isRunning(), build.units(), build.speeds(), session.id());
+    var brief = build.combination().brief();
+    double bandFrom = Measure.RPM.fromSi(brief.bandFrom().si());
+    double bandTo = Measure.RPM.fromSi(brief.bandTo().si());
+    var laid = service.overProperty().get();
+    var ghost = laid == null ? state.ghost() : laid;
+    var now =
+        List.<Object>of(
+            state.isRunning(), build.units(), build.speeds(), session.id(), bandFrom, bandTo);
     if (!Objects.equals(state.curve(), drawn)
-        || !Objects.equals(state.ghost(), drawnGhost)
+        || !Objects.equals(ghost, drawnGhost)
         || !now.equals(drawnWith)) {
       drawn = state.curve();
-      drawnGhost = state.ghost();
+      drawnGhost = ghost;
       drawnWith = now;
-      chart.show(state, build.units(), from, to);
+      chart.show(state.over(ghost), build.units(), from, to, bandFrom, bandTo);
     }
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
     cancel.setManaged(cancel.isVisible());
     full.setDisable(state.isRunning());
-    status.setText(status(state, fullRun));
+    status.setText(status(state, fullRun, session.overProperty().get()));
     read();
   }
 
-  private static String status(CurveState state, boolean fullRun) {
+  private static String status(CurveState state, boolean fullRun, Session.Over over) {
     String kind =
         fullRun ? "every cylinder" : "live: one cylinder solved, the others as its copies";
     if (state.isRunning()) {
@@ -119,7 +127,8 @@ public final class CurvePane extends VBox {
     }
     String failures =
         state.failures().isEmpty() ? "" : "; not settled: " + String.join("; ", state.failures());
-    return "%s%s".formatted(kind, failures);
+    String thin = over == null ? "" : "; thin: " + over.build().name();
+    return "%s%s%s".formatted(kind, failures, thin);
   }
 
   private void read() {

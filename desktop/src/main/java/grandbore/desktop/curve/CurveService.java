@@ -27,7 +27,12 @@ public final class CurveService implements AutoCloseable {
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("curve").factory());
   private final ReadOnlyObjectWrapper<CurveState> state =
       new ReadOnlyObjectWrapper<>(CurveState.EMPTY);
+  private final ExecutorService overRunner =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("over").factory());
+  private final ReadOnlyObjectWrapper<Curve> over = new ReadOnlyObjectWrapper<>();
   private final AtomicLong newest = new AtomicLong();
+  private final AtomicLong newestOver = new AtomicLong();
+  private List<Object> shownOver = List.of();
   private long shownBuild;
   private BuiltEngine shown;
   private List<Double> shownSpeeds;
@@ -36,10 +41,50 @@ public final class CurveService implements AutoCloseable {
     this.session = session;
     session.buildProperty().subscribe(b -> live());
     session.readingsProperty().subscribe(r -> live());
+    session.overProperty().subscribe(o -> over());
+    session.buildProperty().subscribe(b -> over());
   }
 
   public ReadOnlyObjectProperty<CurveState> stateProperty() {
     return state.getReadOnlyProperty();
+  }
+
+  /** The live curve of the build laid over, {@code null} for none. */
+  public ReadOnlyObjectProperty<Curve> overProperty() {
+    return over.getReadOnlyProperty();
+  }
+
+  private void over() {
+    var laid = session.overProperty().get();
+    if (laid == null) {
+      newestOver.incrementAndGet();
+      shownOver = List.of();
+      over.set(null);
+      return;
+    }
+    var speeds = session.build().speeds().points(LIVE_POINTS);
+    List<Object> wish = List.of(laid.engine(), speeds);
+    if (wish.equals(shownOver)) {
+      return;
+    }
+    shownOver = wish;
+    long run = newestOver.incrementAndGet();
+    overRunner.execute(
+        () -> {
+          try {
+            var curve =
+                predictor.predict(
+                    laid.engine(), speeds, Fidelity.LIVE, p -> {}, () -> newestOver.get() != run);
+            Platform.runLater(
+                () -> {
+                  if (newestOver.get() == run) {
+                    over.set(curve);
+                  }
+                });
+          } catch (CancellationException e) {
+            // Another build was laid over.
+          }
+        });
   }
 
   private void live() {
@@ -120,7 +165,9 @@ public final class CurveService implements AutoCloseable {
   @Override
   public void close() {
     newest.incrementAndGet();
+    newestOver.incrementAndGet();
     runner.shutdownNow();
+    overRunner.shutdownNow();
     predictor.close();
   }
 }

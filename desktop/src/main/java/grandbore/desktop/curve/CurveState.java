@@ -18,6 +18,11 @@ public record CurveState(
     Curve curve, Curve ghost, Fidelity fidelity, int done, int wanted, long milliseconds) {
   static final CurveState EMPTY = new CurveState(null, null, Fidelity.LIVE, 0, 0, 0);
 
+  /** The same with another curve as its ghost. */
+  CurveState over(Curve other) {
+    return new CurveState(curve, other, fidelity, done, wanted, milliseconds);
+  }
+
   public boolean isRunning() {
     return wanted > 0;
   }

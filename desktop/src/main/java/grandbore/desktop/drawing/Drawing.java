@@ -24,6 +24,7 @@ abstract class Drawing extends Pane {
     widthProperty().subscribe(w -> redraw());
     session.buildProperty().subscribe(b -> redraw());
     session.readingsProperty().subscribe(r -> redraw());
+    session.overProperty().subscribe(o -> redraw());
     look.themeProperty().subscribe(t -> redraw());
   }
 

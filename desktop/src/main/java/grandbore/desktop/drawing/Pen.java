@@ -30,6 +30,30 @@ final class Pen {
     g.fillRect(0, 0, width, height);
   }
 
+  /** The outline of an engine laid over this one. */
+  void ghost(double... xy) {
+    int n = xy.length / 2;
+    var x = new double[n];
+    var y = new double[n];
+    for (int i = 0; i < n; i++) {
+      x[i] = xy[2 * i];
+      y[i] = xy[2 * i + 1];
+    }
+    g.setStroke(palette.power());
+    g.setLineWidth(1.2);
+    g.setLineDashes(6, 4);
+    g.strokePolygon(x, y, n);
+    g.setLineDashes();
+  }
+
+  void ghostCircle(double x, double y, double r) {
+    g.setStroke(palette.power());
+    g.setLineWidth(1.2);
+    g.setLineDashes(6, 4);
+    g.strokeOval(x - r, y - r, 2 * r, 2 * r);
+    g.setLineDashes();
+  }
+
   /** A filled outline. */
   void outline(Color fill, double... xy) {
     int n = xy.length / 2;
@@ -75,6 +99,11 @@ final class Pen {
     g.setStroke(palette.ink());
     g.setLineWidth(1.6);
     g.strokeOval(x - r, y - r, 2 * r, 2 * r);
+  }
+
+  void dot(Color color, double x, double y, double r) {
+    g.setFill(color);
+    g.fillOval(x - r, y - r, 2 * r, 2 * r);
   }
 
   void line(Color color, double width, double x1, double y1, double x2, double y2) {

@@ -86,6 +86,10 @@ public final class SectionDrawing extends Drawing {
     pen.circle(palette.panel(), pinX, pinY, 0.7 * small);
     pen.circle(palette.metal(), cx, crankY, b.mainJournal().si() / 2 * scale);
 
+    var over = session().overProperty().get();
+    if (over != null) {
+      ghost(pen, palette, over, angle, cx, crankY, scale);
+    }
     dimensions(
         pen,
         cx,
@@ -107,6 +111,33 @@ public final class SectionDrawing extends Drawing {
                 Quantity.LENGTH.show(
                     b.deckClearance() + crank.depth(angle), session().build().units()));
     pen.text(at, palette.soft(), TextAlignment.LEFT, 8, height - 10);
+  }
+
+  /** The build laid over, at the same crank angle, from the same crank. */
+  private static void ghost(
+      Pen pen,
+      Palette palette,
+      Session.Over over,
+      double angle,
+      double cx,
+      double crankY,
+      double scale) {
+    var b = over.engine().combination().bottomEnd();
+    double throwRadius = b.stroke().si() / 2;
+    var crank = new SliderCrank(throwRadius, b.rodLength().si(), b.pinOffset().si());
+    double deckY = crankY - b.blockDeck().si() * scale;
+    double half = b.bore().si() / 2 * scale;
+    double crownY = deckY + (b.deckClearance() + crank.depth(angle)) * scale;
+    double pinY = crownY + b.pinHeight().si() * scale;
+    double skirt = 1.7 * b.pinHeight().si() * scale;
+    pen.ghost(
+        cx - half, crownY, cx + half, crownY, cx + half, crownY + skirt, cx - half, crownY + skirt);
+    pen.ghostCircle(cx, crankY, throwRadius * scale);
+    double journalX = cx + throwRadius * Math.sin(angle) * scale;
+    double journalY = crankY - throwRadius * Math.cos(angle) * scale;
+    pen.ghost(cx + b.pinOffset().si() * scale, pinY, journalX, journalY);
+    pen.ghost(cx - half, deckY, cx + half, deckY);
+    pen.text("dashed: " + over.build().name(), palette.power(), TextAlignment.LEFT, 8, 14);
   }
 
   private void dimensions(

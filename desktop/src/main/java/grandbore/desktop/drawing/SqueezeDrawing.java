@@ -66,6 +66,10 @@ public final class SqueezeDrawing extends Drawing {
     pen.box(
         palette.ink(), cx + half - gap - 5.5, crownY + land, gap + 5, Math.max(3, 0.0012 * scale));
     pen.axis(cx, 30, cx, height - 24);
+    var over = session().overProperty().get();
+    if (over != null) {
+      ghost(pen, palette, over, cx, deckY, scale);
+    }
 
     double right = cx + half + wall;
     leader(pen, cx + 0.4 * half, headY - chamberDepth / 2, right + 8, 52);
@@ -106,6 +110,22 @@ public final class SqueezeDrawing extends Drawing {
         TextAlignment.LEFT,
         8,
         height - 10);
+  }
+
+  /** Chamber and crown of the build laid over, on the same deck. */
+  private static void ghost(
+      Pen pen, Palette palette, Session.Over over, double cx, double deckY, double scale) {
+    var c = over.engine().combination();
+    var b = c.bottomEnd();
+    double half = b.bore().si() / 2 * scale;
+    double headY = deckY - c.squeeze().gasketThickness().si() * scale;
+    double depth = c.squeeze().chamberVolume().si() / b.boreArea() * scale;
+    double crownY = deckY + b.deckClearance() * scale;
+    pen.ghost(
+        cx - half, headY - depth, cx + half, headY - depth, cx + half, headY, cx - half, headY);
+    pen.ghost(cx - half, crownY, cx + half, crownY);
+    pen.text(
+        "dashed: " + over.build().name(), palette.power(), TextAlignment.RIGHT, cx + half + 24, 30);
   }
 
   private static void leader(Pen pen, double x1, double y1, double x2, double y2) {

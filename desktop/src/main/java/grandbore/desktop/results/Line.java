@@ -1,7 +1,7 @@
 package grandbore.desktop.results;
 
 /** One line of a plot: its name is said at the line and heads its column. */
-final class Line {
+public final class Line {
   private final String name;
   private final double[] x;
   private final double[] y;
@@ -9,7 +9,7 @@ final class Line {
   /**
    * @param y not a number where there is a gap
    */
-  Line(String name, double[] x, double[] y) {
+  public Line(String name, double[] x, double[] y) {
     this.name = name;
     this.x = x;
     this.y = y;

@@ -62,7 +62,7 @@ public final class PlotPane extends VBox {
   /**
    * @param digits how the reading shows a value, such as {@code %.1f}
    */
-  PlotPane(Look look, String id, String title, String digits) {
+  public PlotPane(Look look, String id, String title, String digits) {
     this.look = look;
     this.digits = digits;
     setId(id);
@@ -122,7 +122,7 @@ public final class PlotPane extends VBox {
   }
 
   /** Draws lines; the abscissa's spans given in pairs are shaded. */
-  void show(String x, String y, List<Line> drawn, double... spans) {
+  public void show(String x, String y, List<Line> drawn, double... spans) {
     lines = List.copyOf(drawn);
     shaded = spans.clone();
     var data = new XYSeriesCollection();
@@ -150,7 +150,7 @@ public final class PlotPane extends VBox {
   }
 
   /** Puts the crosshair at an abscissa and reads all lines there. */
-  void point(double at) {
+  public void point(double at) {
     crosshair.setValue(at);
     reading.setText(
         String.format(Locale.US, "%s %.0f:  ", abscissa.getLabel(), at)

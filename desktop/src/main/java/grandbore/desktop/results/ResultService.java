@@ -1,6 +1,9 @@
 package grandbore.desktop.results;
 
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.Relief;
@@ -18,9 +21,9 @@ import java.util.function.Function;
 import javafx.application.Platform;
 
 /** Runs what the results page asks for, one thing at a time; a newer wish ends the older. */
-final class ResultService {
+public final class ResultService {
   /** What a slow engine does. */
-  record Slow(List<Double> compression, Optional<SlowRunning.Idle> idle) {}
+  public record Slow(List<Double> compression, Optional<SlowRunning.Idle> idle) {}
 
   private final ExecutorService runner =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("results").factory());
@@ -31,11 +34,11 @@ final class ResultService {
   /**
    * @param failed told why a run could not be finished
    */
-  ResultService(Consumer<String> failed) {
+  public ResultService(Consumer<String> failed) {
     this.failed = failed;
   }
 
-  void trace(BuiltEngine engine, double rpm, Consumer<Trace> then) {
+  public void trace(BuiltEngine engine, double rpm, Consumer<Trace> then) {
     run(stop -> predictor.trace(engine, rpm, stop), then);
   }
 
@@ -51,7 +54,7 @@ final class ResultService {
         then);
   }
 
-  void slow(BuiltEngine engine, double idleSpeed, Consumer<Slow> then) {
+  public void slow(BuiltEngine engine, double idleSpeed, Consumer<Slow> then) {
     run(
         stop -> {
           var slow = new SlowRunning(engine, stop);
@@ -60,8 +63,38 @@ final class ResultService {
         then);
   }
 
-  void cancel() {
+  /** Gauge pressures of a compression test, cylinder 1 first. */
+  public void cranking(BuiltEngine engine, Consumer<List<Double>> then) {
+    run(stop -> new SlowRunning(engine, stop).compressionTest(), then);
+  }
+
+  /** Idle at a speed, where there is one. */
+  public void idle(BuiltEngine engine, double rpm, Consumer<Optional<SlowRunning.Idle>> then) {
+    run(stop -> new SlowRunning(engine, stop).idle(rpm), then);
+  }
+
+  public void cancel() {
     newest.incrementAndGet();
+  }
+
+  /** The live curve of another engine. */
+  public void curve(BuiltEngine engine, List<Double> speeds, Consumer<Curve> then) {
+    run(stop -> predictor.predict(engine, speeds, Fidelity.LIVE, p -> {}, stop), then);
+  }
+
+  /** One speed of several engines, live. */
+  public void each(List<BuiltEngine> engines, double rpm, Consumer<List<CurvePoint>> then) {
+    run(
+        stop ->
+            engines.stream()
+                .map(
+                    e ->
+                        predictor
+                            .predict(e, List.of(rpm), Fidelity.LIVE, p -> {}, stop)
+                            .points()
+                            .getFirst())
+                .toList(),
+        then);
   }
 
   private <T> void run(Function<BooleanSupplier, T> work, Consumer<T> then) {

@@ -1,6 +1,7 @@
 package grandbore.desktop.results;
 
 import grandbore.core.prediction.LossAccount;
+import grandbore.core.units.Measure;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
@@ -22,7 +23,6 @@ import javafx.util.Duration;
 /** What the prediction knows besides the curve: one speed, all speeds, losses, slow running. */
 public final class ResultsPage extends VBox {
   private static final int LOSS_POINTS = 10;
-  private static final double IDLE_SPEED = 850;
   private static final Duration REST = Duration.millis(300);
 
   private final Session session;
@@ -101,6 +101,10 @@ public final class ResultsPage extends VBox {
     return button;
   }
 
+  private double idleSpeed() {
+    return Measure.RPM.fromSi(session.build().combination().brief().idle().si());
+  }
+
   private void say(String words, boolean running) {
     status.setText(words);
     cancel.setVisible(running);
@@ -166,9 +170,9 @@ public final class ResultsPage extends VBox {
       say("Cranking and shutting the throttle", true);
       service.slow(
           session.engine(),
-          IDLE_SPEED,
+          idleSpeed(),
           s -> {
-            slow.show(s, IDLE_SPEED, session.build().units());
+            slow.show(s, idleSpeed(), session.build().units());
             say("Warm engine, cylinder walls at coolant's heat.", false);
           });
     }

@@ -43,6 +43,7 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
   private final Deque<Step> done = new ArrayDeque<>();
   private final Deque<Step> undone = new ArrayDeque<>();
+  private final ReadOnlyObjectWrapper<Over> over = new ReadOnlyObjectWrapper<>();
   private BuiltEngine engine;
   private long id;
 
@@ -51,9 +52,33 @@ public final class Session implements AutoCloseable {
     open(id);
   }
 
+  /** Another build laid over the one on the bench, its measured values in place. */
+  public record Over(long id, Build build, BuiltEngine engine) {}
+
+  /** What is laid over, {@code null} for nothing. */
+  public ReadOnlyObjectProperty<Over> overProperty() {
+    return over.getReadOnlyProperty();
+  }
+
+  /**
+   * Lays another build of the book over this one; one that the book does not have takes it away.
+   */
+  public void layOver(long other) {
+    boolean known = book.builds().stream().anyMatch(b -> b.id() == other);
+    if (!known || other == id) {
+      over.set(null);
+      return;
+    }
+    var laid = book.state(other).build();
+    over.set(new Over(other, laid, laid.asMeasured(book.readings(other))));
+  }
+
   /** Puts another build of the book on the bench. */
   public void open(long newId) {
     id = newId;
+    if (over.get() != null && over.get().id() == newId) {
+      over.set(null);
+    }
     done.clear();
     undone.clear();
     var kept = book.readings(id);

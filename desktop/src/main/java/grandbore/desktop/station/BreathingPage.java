@@ -7,6 +7,7 @@ import grandbore.core.combination.Intake;
 import grandbore.core.combination.Nitrous;
 import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.drawing.PathDrawing;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
@@ -19,7 +20,7 @@ final class BreathingPage extends VBox {
     super(10);
     getStyleClass().add("page");
     var boostCaution =
-        Pages.caution(
+        Page.caution(
             "Boost and nitrous raise pressures and heat beyond what parts were made for, and a"
                 + " nitrous bottle is a pressure vessel: follow the makers' sheets and the law.");
     session
@@ -34,13 +35,13 @@ final class BreathingPage extends VBox {
         new InputGrid(session)
             .put(
                 "Manifold",
-                Pages.choice(session, "Manifold", "intake.manifold", Intake.Manifold.class))
+                Page.choice(session, "Manifold", "intake.manifold", Intake.Manifold.class))
             .put(
                 "Fuel goes in",
-                Pages.choice(session, "Fuel goes in", "intake.fuelling", Intake.Fuelling.class))
+                Page.choice(session, "Fuel goes in", "intake.fuelling", Intake.Fuelling.class))
             .put(
                 "Warmed by",
-                Pages.choice(session, "Warmed by", "intake.heating", Intake.Heating.class))
+                Page.choice(session, "Warmed by", "intake.heating", Intake.Heating.class))
             .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
             .put(
                 "Carburettors or throttles",
@@ -59,7 +60,7 @@ final class BreathingPage extends VBox {
                 "intake.runnerTurn");
     var boost =
         new InputGrid(session)
-            .put("Boost by", Pages.choice(session, "Boost by", "boost.kind", Boost.Kind.class))
+            .put("Boost by", Page.choice(session, "Boost by", "boost.kind", Boost.Kind.class))
             .when(BreathingPage::pressed)
             .with(
                 "boost.pressure",
@@ -76,15 +77,15 @@ final class BreathingPage extends VBox {
             .always()
             .put(
                 "Nitrous oxide",
-                Pages.choice(session, "Nitrous oxide", "nitrous.kind", Nitrous.Kind.class))
+                Page.choice(session, "Nitrous oxide", "nitrous.kind", Nitrous.Kind.class))
             .when(BreathingPage::dosed)
             .with("nitrous.flow", "nitrous.from");
     var exhaust =
         new InputGrid(session)
-            .put("Exhaust", Pages.choice(session, "Exhaust", "exhaust.kind", Exhaust.Kind.class))
+            .put("Exhaust", Page.choice(session, "Exhaust", "exhaust.kind", Exhaust.Kind.class))
             .put(
                 "Behind it",
-                Pages.choice(session, "Behind it", "exhaust.outlet", Exhaust.Outlet.class))
+                Page.choice(session, "Behind it", "exhaust.outlet", Exhaust.Outlet.class))
             .with("exhaust.primaryLength", "exhaust.primaryDiameter")
             .when(c -> c.exhaust().kind() == Exhaust.Kind.STEPPED)
             .with("exhaust.secondaryLength", "exhaust.secondaryDiameter")
@@ -93,7 +94,7 @@ final class BreathingPage extends VBox {
             .when(c -> c.bottomEnd().banks() == 2)
             .put(
                 "Balance pipe",
-                Pages.choice(session, "Balance pipe", "exhaust.balance", Exhaust.Balance.class))
+                Page.choice(session, "Balance pipe", "exhaust.balance", Exhaust.Balance.class))
             .when(c -> c.exhaust().balance() == Exhaust.Balance.PIPE)
             .with("exhaust.balanceDiameter")
             .when(BreathingPage::continues)
@@ -119,10 +120,10 @@ final class BreathingPage extends VBox {
                 "Runner longer or shorter, by cylinder",
                 "intake.runnerChanges",
                 ByCylinder.Kind.LENGTH),
-            Pages.part("Boost and nitrous"),
+            Page.part("Boost and nitrous"),
             boost,
             boostCaution,
-            Pages.part("Exhaust"),
+            Page.part("Exhaust"),
             exhaust);
   }
 

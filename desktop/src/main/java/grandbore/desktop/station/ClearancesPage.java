@@ -8,6 +8,7 @@ import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.ProvenanceMark;
 import grandbore.desktop.session.Session;
 import java.time.Instant;
@@ -91,7 +92,7 @@ final class ClearancesPage extends VBox {
             refusal,
             spread,
             band,
-            Pages.caution(
+            Page.caution(
                 "Bands are common practice; the figure of the part's maker goes before them. Torque"
                     + " fasteners as their maker says, and have machining done by a qualified"
                     + " shop."));

@@ -31,8 +31,16 @@ public enum Station {
   BOTTOM_END(
       "Bottom end",
       MaterialDesignA.ARROW_COLLAPSE_DOWN,
-      List.of("bottomEnd", "losses"),
-      Set.of("displacement", "rod_ratio", "mean_piston_speed", "deck_clearance")),
+      List.of("bottomEnd", "weights", "losses"),
+      Set.of(
+          "displacement",
+          "rod_ratio",
+          "mean_piston_speed",
+          "deck_clearance",
+          "dwell",
+          "peak_acceleration",
+          "reciprocating_mass",
+          "bobweight")),
   SQUEEZE(
       "Squeeze",
       MaterialDesignA.ARROW_COLLAPSE_VERTICAL,
@@ -120,6 +128,9 @@ public enum Station {
     if (this == CLEARANCES) {
       int cylinders = build.combination().bottomEnd().cylinders();
       for (var m : Measurement.values()) {
+        if (m.isTest()) {
+          continue;
+        }
         int places = ClearancesPage.places(m, build.combination().bottomEnd());
         all += places;
         measured += readings.over(m, Math.max(places, cylinders)).size();

@@ -1,8 +1,11 @@
-package grandbore.desktop.station;
+package grandbore.desktop.controls;
 
 import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
+import grandbore.core.combination.Brief;
+import grandbore.core.combination.Squeeze;
+import grandbore.core.combination.Weights;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Losses;
@@ -12,10 +15,10 @@ import grandbore.core.combination.ValveTrain;
 import grandbore.core.gas.FuelKind;
 
 /** How choices are said on the screen. */
-final class Words {
+public final class Words {
   private Words() {}
 
-  static String of(Enum<?> choice) {
+  public static String of(Enum<?> choice) {
     return switch (choice) {
       case FuelKind f -> f.label();
       case Arrangement a -> a.label();
@@ -105,6 +108,32 @@ final class Words {
           switch (n) {
             case ALTERNATING -> "odd, even banks";
             case BANK_BY_BANK -> "bank by bank";
+          };
+      case Weights.BalanceShafts s ->
+          switch (s) {
+            case NONE -> "none";
+            case SECONDARY_PAIR -> "a pair, twice the speed";
+          };
+      case Squeeze.Head h ->
+          switch (h) {
+            case ALUMINIUM -> "aluminium";
+            case IRON -> "iron";
+          };
+      case Losses.Counterweights w ->
+          switch (w) {
+            case PLAIN -> "plain";
+            case SHAPED -> "shaped";
+          };
+      case Brief.Part p ->
+          switch (p) {
+            case BLOCK -> "block";
+            case CRANK -> "crank";
+            case RODS -> "rods";
+            case PISTONS -> "pistons";
+            case HEADS -> "heads";
+            case CAM -> "cam";
+            case INTAKE -> "intake";
+            case EXHAUST -> "exhaust";
           };
       default -> choice.name();
     };

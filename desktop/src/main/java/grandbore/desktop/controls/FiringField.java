@@ -1,6 +1,5 @@
-package grandbore.desktop.station;
+package grandbore.desktop.controls;
 
-import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,13 +12,13 @@ import javafx.scene.layout.VBox;
  * The firing order as it is cast on a manifold: 1-8-4-3-6-5-7-2; where firing is uneven each number
  * is followed by the crank degrees to the next: 1(405)-2(315).
  */
-final class FiringField extends VBox {
+public final class FiringField extends VBox {
   /** A cylinder, and in brackets the degrees to the next. */
   private static final Pattern FIRING = Pattern.compile("(\\d+)(?:\\((\\d+(?:\\.\\d+)?)\\))?");
 
   private final Session session;
 
-  FiringField(Session session) {
+  public FiringField(Session session) {
     this.session = session;
     var refusal = new Label();
     var field = new CommitField("Firing order", this::take, refusal);

@@ -1,4 +1,4 @@
-package grandbore.desktop.station;
+package grandbore.desktop.squeezing;
 
 import grandbore.core.clearances.Measurement;
 import grandbore.core.units.Quantity;

@@ -1,0 +1,97 @@
+package grandbore.core.working;
+
+import static grandbore.core.checks.Check.Verdict.BAD;
+import static grandbore.core.checks.Check.Verdict.CLOSE;
+import static grandbore.core.checks.Check.Verdict.GOOD;
+
+import grandbore.core.build.Build;
+import grandbore.core.checks.Check;
+import grandbore.core.checks.CheckList;
+import grandbore.core.prediction.BandScore;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.SlowRunning;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/** The predicted engine against its brief. */
+public final class BriefChecks {
+  private BriefChecks() {}
+
+  /**
+   * @param curve that was predicted
+   * @param idle where it was solved
+   */
+  public static List<Check> of(Build build, Curve curve, Optional<SlowRunning.Idle> idle) {
+    var brief = build.combination().brief();
+    var list = new CheckList(build.units());
+    double from = Measure.RPM.fromSi(brief.bandFrom().si());
+    double to = Measure.RPM.fromSi(brief.bandTo().si());
+    String band = "%,.0f to %,.0f rpm".formatted(from, to);
+    BandScore.of(curve, from, to)
+        .ifPresentOrElse(
+            s ->
+                list.add(
+                    "brief_band",
+                    "Average, " + band,
+                    GOOD,
+                    "%s and %s"
+                        .formatted(
+                            list.show(Quantity.POWER, s.power()),
+                            list.show(Quantity.TORQUE, s.torque())),
+                    "every speed of the band counting alike; between the curve's points a straight"
+                        + " line"),
+            () ->
+                list.add(
+                    "brief_band",
+                    "Average, " + band,
+                    Check.Verdict.UNKNOWN,
+                    "the curve does not span the band",
+                    "speeds from and to have to reach as far as the band does"));
+    curve.points().stream()
+        .filter(CurvePoint::converged)
+        .max(Comparator.comparingDouble(CurvePoint::power))
+        .filter(p -> brief.power().isSaid())
+        .ifPresent(p -> power(list, brief.power().si(), p, from, to));
+    idle.filter(i -> brief.vacuum().isSaid()).ifPresent(i -> vacuum(list, brief.vacuum().si(), i));
+    return list.checks();
+  }
+
+  private static void power(CheckList list, double wanted, CurvePoint p, double from, double to) {
+    double share = p.power() / wanted;
+    boolean outside = p.rpm() < from - 1 || p.rpm() > to + 1;
+    list.add(
+        "brief_power",
+        "Power wanted",
+        share < 0.97 ? BAD : share < 1 || outside ? CLOSE : GOOD,
+        "%s of %s wanted, at %,.0f rpm%s"
+            .formatted(
+                list.show(Quantity.POWER, p.power()),
+                list.show(Quantity.POWER, wanted),
+                p.rpm(),
+                outside ? ", outside the band" : ""),
+        "the best of the predicted curve; within 3 % is called close, which is about the model's"
+            + " own doubt");
+  }
+
+  private static void vacuum(CheckList list, double wanted, SlowRunning.Idle idle) {
+    double has = idle.vacuum();
+    list.add(
+        "brief_vacuum",
+        "Vacuum at idle",
+        has >= wanted ? GOOD : has > 0.85 * wanted ? CLOSE : BAD,
+        "%s of %s wanted, at %,.0f rpm%s"
+            .formatted(
+                list.show(Quantity.PRESSURE, has),
+                list.show(Quantity.PRESSURE, wanted),
+                idle.rpm(),
+                idle.steady() ? "" : ", and it idles rough"),
+        "the throttle shut until the engine just turns. Power brakes want 10 inHg by one school and"
+            + " 12 by the other ("
+            + CheckList.PRACTICE
+            + ")");
+  }
+}

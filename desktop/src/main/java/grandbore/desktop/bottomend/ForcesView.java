@@ -1,0 +1,168 @@
+package grandbore.desktop.bottomend;
+
+import grandbore.core.combination.Boost;
+import grandbore.core.mechanics.RodForces;
+import grandbore.core.mechanics.Strength;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Trace;
+import grandbore.core.units.Measure;
+import grandbore.desktop.controls.CheckRows;
+import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.results.Asking;
+import grandbore.desktop.results.Line;
+import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.results.ResultService;
+import grandbore.desktop.results.Shown;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import java.util.Locale;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** Gas, inertia, rod and side force through one cycle, and the parts' ratings against the most. */
+final class ForcesView extends VBox {
+  private static final int POINTS = 8;
+
+  private final Session session;
+  private final CurveService curves;
+  private final ReadOnlyDoubleProperty crank;
+  private final ReadOnlyDoubleProperty rpm;
+  private final PlotPane forces;
+  private final PlotPane side;
+  private final Label status = new Label();
+  private final CheckRows rated = new CheckRows();
+  private final CheckRows unboosted = new CheckRows();
+  private final Label without = Page.part("The same without boost");
+  private final ResultService service = new ResultService(this::say);
+  private final ResultService plain = new ResultService(this::say);
+  private final Asking asking;
+  private final Asking askingPlain;
+
+  ForcesView(
+      Session session,
+      CurveService curves,
+      Look look,
+      ReadOnlyDoubleProperty crank,
+      ReadOnlyDoubleProperty rpm) {
+    super(10);
+    this.session = session;
+    this.curves = curves;
+    this.crank = crank;
+    this.rpm = rpm;
+    forces = new PlotPane(look, "plot-forces", "Forces on piston and rod", "%.0f");
+    side = new PlotPane(look, "plot-side", "Side force on the wall", "%.0f");
+    status.getStyleClass().add("soft");
+    status.setId("forces-status");
+    getChildren()
+        .addAll(
+            status,
+            forces,
+            side,
+            Page.part("Ratings, as the parts' makers state them"),
+            new InputGrid(session)
+                .with(
+                    "ratings.rodTension",
+                    "ratings.rodCompression",
+                    "ratings.boltClamp",
+                    "ratings.pistonPressure",
+                    "ratings.crankPower",
+                    "ratings.blockPower"),
+            rated,
+            without,
+            unboosted,
+            Page.caution(
+                "A rating is its maker's and holds for new, sound parts assembled as the maker"
+                    + " says. No load predicted here is a promise that a part stands it: an engine"
+                    + " that lets go throws parts."));
+    asking =
+        new Asking(this, this::solve)
+            .when(session.buildProperty(), session.readingsProperty(), rpm);
+    askingPlain =
+        new Asking(this, this::unboost).when(session.buildProperty(), session.readingsProperty());
+    curves.stateProperty().subscribe(s -> rate());
+    session.buildProperty().subscribe(b -> rate());
+    crank.subscribe(
+        a -> {
+          forces.point(a.doubleValue());
+          side.point(a.doubleValue());
+        });
+  }
+
+  private void say(String words) {
+    status.setText(words);
+  }
+
+  private void rate() {
+    var curve = curves.stateProperty().get().curve();
+    if (curve != null) {
+      rated.show(Strength.of(session.build(), curve));
+    }
+  }
+
+  private void solve() {
+    double at = Math.rint(rpm.get() / 50) * 50;
+    if (!asking.isNew(session.engine(), at, session.build().units())) {
+      return;
+    }
+    say(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));
+    service.trace(session.engine(), at, this::show);
+  }
+
+  private void show(Trace trace) {
+    var shown = new Shown(session.build().units());
+    var f = shown.force();
+    var angles = shown.in(Measure.DEGREES, trace.angles());
+    var loads =
+        RodForces.of(
+            session.engine().combination(),
+            trace.angles(),
+            trace.of(Trace.Kind.CYLINDER_PRESSURE),
+            trace.point().rpm() * Math.PI / 30);
+    String x = "crank °, firing top centre 0";
+    forces.show(
+        x,
+        f.symbol() + ", down positive",
+        List.of(
+            new Line("rod", angles, shown.in(f, loads.rod())),
+            new Line("gas", angles, shown.in(f, loads.gas())),
+            new Line("inertia", angles, shown.in(f, loads.inertia()))));
+    side.show(
+        x,
+        f.symbol() + ", thrust side positive",
+        List.of(new Line("side force", angles, shown.in(f, loads.side()))));
+    forces.point(crank.get());
+    side.point(crank.get());
+    say(
+        trace.point().converged()
+            ? String.format(
+                Locale.US,
+                "Cylinder 1 at %,.0f rpm: simulated pressure and the inertia of the reciprocating"
+                    + " masses.",
+                trace.point().rpm())
+            : "✕ This speed did not settle: " + trace.point().note());
+  }
+
+  /** What boost adds is seen by running the curve without it. */
+  private void unboost() {
+    var engine = session.engine();
+    boolean boosted = engine.combination().boost().isFitted();
+    for (var n : List.of(without, unboosted)) {
+      n.setVisible(boosted);
+      n.setManaged(boosted);
+    }
+    if (!boosted || !askingPlain.isNew(engine, session.build())) {
+      return;
+    }
+    var bare =
+        new BuiltEngine(
+            engine.combination().with("boost.kind", Boost.Kind.NONE), engine.clearances());
+    plain.curve(
+        bare,
+        session.build().speeds().points(POINTS),
+        c -> unboosted.show(Strength.of(session.build(), c)));
+  }
+}

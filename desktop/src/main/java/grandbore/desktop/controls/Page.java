@@ -1,0 +1,54 @@
+package grandbore.desktop.controls;
+
+import grandbore.desktop.session.Session;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** The pieces that stations' pages are made of. */
+public final class Page {
+  private Page() {}
+
+  /** A page: its title, what it is for, its parts. */
+  public static VBox of(String title, String hint, Node... parts) {
+    var name = new Label(title);
+    name.getStyleClass().add("page-title");
+    var box = new VBox(10, name, hint(hint));
+    box.getChildren().addAll(parts);
+    box.getStyleClass().add("page");
+    return box;
+  }
+
+  /** Words beside the work, soft. */
+  public static Label hint(String words) {
+    var label = new Label(words);
+    label.getStyleClass().add("soft");
+    label.setWrapText(true);
+    return label;
+  }
+
+  public static Label part(String title) {
+    var label = new Label(title);
+    label.getStyleClass().add("pane-title");
+    return label;
+  }
+
+  public static Label caution(String words) {
+    var label = new Label("⚠  " + words);
+    label.getStyleClass().add("caution");
+    label.setWrapText(true);
+    return label;
+  }
+
+  /** A choice that is a component of the combination. */
+  public static <T extends Enum<T>> ChoiceField<T> choice(
+      Session session, String label, String path, Class<T> type) {
+    return new ChoiceField<>(
+        session,
+        label,
+        type.getEnumConstants(),
+        Words::of,
+        b -> type.cast(b.combination().at(path)),
+        (b, v) -> b.with(b.combination().with(path, v)));
+  }
+}

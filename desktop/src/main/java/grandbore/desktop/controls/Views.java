@@ -1,0 +1,60 @@
+package grandbore.desktop.controls;
+
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.StackPane;
+
+/** One of several views of a station, chosen by a row of buttons. */
+public final class Views {
+  private final ToggleGroup group = new ToggleGroup();
+  private final FlowPane buttons = new FlowPane(4, 4);
+  private final StackPane shown = new StackPane();
+  private final ReadOnlyObjectWrapper<Node> chosen = new ReadOnlyObjectWrapper<>();
+
+  public Views() {
+    shown.setAlignment(Pos.TOP_LEFT);
+    group
+        .selectedToggleProperty()
+        .subscribe(
+            t -> {
+              if (t != null) {
+                var view = (Node) t.getUserData();
+                shown.getChildren().setAll(view);
+                chosen.set(view);
+              }
+            });
+  }
+
+  /** Adds a view; the first one is chosen. */
+  public Views with(String title, String id, Node view) {
+    var button = new ToggleButton(title);
+    button.setId(id);
+    button.setToggleGroup(group);
+    button.setUserData(view);
+    button.setOnAction(e -> button.setSelected(true));
+    button.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    buttons.getChildren().add(button);
+    if (group.getSelectedToggle() == null) {
+      group.selectToggle(button);
+    }
+    return this;
+  }
+
+  public Node buttons() {
+    return buttons;
+  }
+
+  public Node shown() {
+    return shown;
+  }
+
+  /** The view that is seen. */
+  public ReadOnlyObjectProperty<Node> chosenProperty() {
+    return chosen.getReadOnlyProperty();
+  }
+}

@@ -1,0 +1,62 @@
+package grandbore.desktop.results;
+
+import java.util.List;
+import java.util.Objects;
+import javafx.animation.PauseTransition;
+import javafx.beans.property.ReadOnlyProperty;
+import javafx.scene.Node;
+import javafx.util.Duration;
+
+/**
+ * Asks for a result when a view is seen and what it hangs on has rested, and only when that has
+ * changed.
+ */
+public final class Asking {
+  private static final Duration REST = Duration.millis(300);
+
+  private final Node view;
+  private final PauseTransition rest = new PauseTransition(REST);
+  private List<Object> asked = List.of();
+
+  /**
+   * @param view that has to be seen
+   * @param ask starts the work
+   */
+  public Asking(Node view, Runnable ask) {
+    this.view = view;
+    rest.setOnFinished(
+        e -> {
+          if (isSeen()) {
+            ask.run();
+          }
+        });
+    view.sceneProperty().subscribe(s -> soon());
+    view.parentProperty().subscribe(s -> soon());
+  }
+
+  private boolean isSeen() {
+    return view.getScene() != null && view.getParent() != null;
+  }
+
+  /** Asks again when one of these changes. */
+  public Asking when(ReadOnlyProperty<?>... changes) {
+    for (var p : changes) {
+      p.subscribe(v -> soon());
+    }
+    return this;
+  }
+
+  public void soon() {
+    rest.playFromStart();
+  }
+
+  /** Whether a wish differs from the last one, which it takes the place of. */
+  public boolean isNew(Object... wish) {
+    var now = List.of(wish);
+    if (Objects.equals(now, asked)) {
+      return false;
+    }
+    asked = now;
+    return true;
+  }
+}

@@ -1,0 +1,155 @@
+package grandbore.desktop.squeezing;
+
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Squeeze;
+import grandbore.core.gas.FuelKind;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.squeezing.FuelStand;
+import grandbore.core.squeezing.RatioSolver.Lever;
+import grandbore.desktop.controls.CheckRows;
+import grandbore.desktop.controls.FigureRows;
+import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.results.Asking;
+import grandbore.desktop.results.Line;
+import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.results.ResultService;
+import grandbore.desktop.session.Session;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+
+/** What the fuel stands: two schools, the simulated margin, and mixing for more octane. */
+final class FuelView extends VBox {
+  private static final double[] STEPS = {-1.5, -0.75, 0, 0.75, 1.5};
+
+  private final Session session;
+  private final CurveService curves;
+  private final ReadOnlyDoubleProperty rpm;
+  private final CheckRows checks = new CheckRows();
+  private final PlotPane plot;
+  private final Label status = new Label();
+  private final Label fuel = new Label();
+  private final ResultService service = new ResultService(status::setText);
+  private final Asking asking;
+
+  FuelView(Session session, CurveService curves, Look look, ReadOnlyDoubleProperty rpm) {
+    super(10);
+    this.session = session;
+    this.curves = curves;
+    this.rpm = rpm;
+    plot = new PlotPane(look, "plot-octane", "Octane this engine wants, by its ratio", "%.1f");
+    status.getStyleClass().add("soft");
+    status.setId("fuel-status");
+    status.setWrapText(true);
+    fuel.setId("fuel-facts");
+    fuel.getStyleClass().add("soft");
+    fuel.setWrapText(true);
+    getChildren()
+        .addAll(
+            new InputGrid(session)
+                .put("Fuel", Page.choice(session, "Fuel", "mixture.fuel", FuelKind.class))
+                .put(
+                    "Heads of",
+                    Page.choice(session, "Heads of", "squeeze.head", Squeeze.Head.class)),
+            fuel,
+            checks,
+            status,
+            plot,
+            new FigureRows(session, "effective_compression", "quench", "squish_speed"),
+            Page.part("Mixing in the tank"),
+            new InputGrid(session)
+                .with(
+                    "worksheet.tank",
+                    "worksheet.octaneTank",
+                    "worksheet.octaneAdded",
+                    "worksheet.octaneWanted",
+                    "worksheet.dose"),
+            new FigureRows(session, "octane_to_add", "concentrate"),
+            Page.caution(
+                "Fuels and concentrates burn, and poison through skin and lungs: handle them as"
+                    + " their makers say. No mixing sum and no predicted margin is a promise that"
+                    + " an engine will not knock."));
+    curves.stateProperty().subscribe(s -> judge());
+    session.buildProperty().subscribe(b -> judge());
+    asking =
+        new Asking(this, this::sweep)
+            .when(session.buildProperty(), session.readingsProperty(), rpm);
+  }
+
+  private void judge() {
+    var f = session.build().combination().mixture().fuel();
+    fuel.setText(
+        String.format(
+            Locale.US,
+            "%s: octane %.0f at the pump ((R+M)/2), alcohol %.0f %% by volume, %.1f MJ/kg, %.1f"
+                + " parts of air to one by mass. Richer fuels in alcohol want that much more of"
+                + " it.",
+            f.label(),
+            f.antiKnockIndex(),
+            100 * f.alcoholShare(),
+            f.lowerHeatingValue() / 1e6,
+            f.stoichiometricAirFuelRatio()));
+    var curve = curves.stateProperty().get().curve();
+    if (curve != null) {
+      checks.show(FuelStand.of(session.build(), session.engine(), curve));
+    }
+  }
+
+  /** The same engine at other ratios, by its chambers. */
+  private void sweep() {
+    var engine = session.engine();
+    double at = Math.rint(rpm.get() / 100) * 100;
+    if (!asking.isNew(engine, at)) {
+      return;
+    }
+    var engines = new ArrayList<BuiltEngine>();
+    var ratios = new ArrayList<Double>();
+    for (double step : STEPS) {
+      double ratio = engine.combination().staticRatio() + step;
+      try {
+        engines.add(BuiltEngine.asSpecified(atRatio(engine.combination(), ratio)));
+        ratios.add(ratio);
+      } catch (InvalidInput e) {
+        // That ratio can't be: the line is shorter.
+      }
+    }
+    status.setText(String.format(Locale.US, "Running %d ratios at %,.0f rpm", ratios.size(), at));
+    service.each(engines, at, points -> show(ratios, points, at));
+  }
+
+  private static Combination atRatio(Combination c, double ratio) {
+    var chamber = c.squeeze().chamberVolume();
+    double volume = Lever.CHAMBER.forRatio(c, ratio);
+    return c.with("squeeze.chamberVolume", chamber.with(volume, chamber.provenance()));
+  }
+
+  private void show(List<Double> ratios, List<CurvePoint> points, double at) {
+    int n = ratios.size();
+    var x = new double[n];
+    var wanted = new double[n];
+    var has = new double[n];
+    double octane = session.build().combination().mixture().fuel().antiKnockIndex();
+    for (int i = 0; i < n; i++) {
+      x[i] = ratios.get(i);
+      wanted[i] = points.get(i).converged() ? points.get(i).margins().octaneWanted() : Double.NaN;
+      has[i] = octane;
+    }
+    plot.show(
+        "compression ratio",
+        "octane",
+        List.of(new Line("wanted", x, wanted), new Line("this fuel has", x, has)));
+    status.setText(
+        String.format(
+            Locale.US,
+            "At %,.0f rpm, chambers made larger and smaller, spark as this build times it.",
+            at));
+  }
+}

@@ -1,0 +1,156 @@
+package grandbore.desktop.station;
+
+import grandbore.core.build.Build;
+import grandbore.core.build.SpeedRange;
+import grandbore.core.clearances.Application;
+import grandbore.core.combination.Brief;
+import grandbore.core.combination.Mixture;
+import grandbore.core.gas.FuelKind;
+import grandbore.core.prediction.SlowRunning;
+import grandbore.core.squeezing.DonorCheck;
+import grandbore.core.units.Measure;
+import grandbore.core.working.BriefChecks;
+import grandbore.desktop.controls.CheckRows;
+import grandbore.desktop.controls.ChoiceField;
+import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.SpeedField;
+import grandbore.desktop.controls.Words;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.results.Asking;
+import grandbore.desktop.results.ResultService;
+import grandbore.desktop.session.Session;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** What the engine is for, whether it is what it was sold as, and how it stands to its brief. */
+final class BriefPage {
+  private final Session session;
+  private final CurveService curves;
+  private final CheckRows stands = new CheckRows();
+  private final ResultService service = new ResultService(why -> {});
+  private final Asking asking;
+  private Optional<SlowRunning.Idle> idle = Optional.empty();
+
+  private BriefPage(Session session, CurveService curves) {
+    this.session = session;
+    this.curves = curves;
+    asking =
+        new Asking(stands, this::idle).when(session.buildProperty(), session.readingsProperty());
+    curves.stateProperty().subscribe(s -> judge());
+    session.buildProperty().subscribe(b -> judge());
+  }
+
+  static Node make(Session session, CurveService curves) {
+    return new BriefPage(session, curves).page();
+  }
+
+  private VBox page() {
+    var donor = new CheckRows();
+    session.buildProperty().subscribe(b -> donor.show(DonorCheck.of(b, session.readings())));
+    session.readingsProperty().subscribe(r -> donor.show(DonorCheck.of(session.build(), r)));
+    return Page.of(
+        "Brief",
+        "What the engine is for, what it burns and the air it breathes: the reasons that decide the"
+            + " parts. The band that matters is shaded under the curve.",
+        new InputGrid(session)
+            .put(
+                "Built for",
+                new ChoiceField<>(
+                    session,
+                    "Application",
+                    Application.values(),
+                    Application::word,
+                    Build::application,
+                    Build::with))
+            .put("Fuel", Page.choice(session, "Fuel", "mixture.fuel", FuelKind.class))
+            .put(
+                "Speeds from",
+                new SpeedField(
+                    session, "Speeds from", SpeedRange::from, (r, v) -> new SpeedRange(v, r.to())))
+            .put(
+                "Speeds to",
+                new SpeedField(
+                    session, "Speeds to", SpeedRange::to, (r, v) -> new SpeedRange(r.from(), v)))
+            .with("brief.bandFrom", "brief.bandTo", "mixture.lambda")
+            .put("Spark", Page.choice(session, "Spark", "mixture.spark", Mixture.Spark.class))
+            .with(
+                "mixture.advance",
+                "weather.pressure",
+                "weather.temperature",
+                "weather.humidity",
+                "brief.power",
+                "brief.idle",
+                "brief.vacuum",
+                "brief.budget"),
+        Page.part("The prediction against it"),
+        stands,
+        Page.part("What may not be changed"),
+        kept(),
+        Page.part("Donor: is it what it was sold as"),
+        new InputGrid(session).with("brief.soldAs", "brief.soldBore", "brief.soldRatio"),
+        donor,
+        Page.caution(
+            "Race fuels and methanol poison through the skin and burn with a flame that may not be"
+                + " seen: follow the maker's sheet. A predicted power is no promise that parts"
+                + " stand it, a predicted knock limit no promise that the engine will not knock."));
+  }
+
+  private FlowPane kept() {
+    var pane = new FlowPane(14, 6);
+    for (var part : Brief.Part.values()) {
+      var box = new CheckBox(Words.of(part));
+      box.setId("kept-" + part.name().toLowerCase(Locale.ROOT));
+      session
+          .buildProperty()
+          .subscribe(b -> box.setSelected(b.combination().brief().kept().contains(part)));
+      box.setOnAction(e -> keep(part, box.isSelected()));
+      pane.getChildren().add(box);
+    }
+    return pane;
+  }
+
+  private void keep(Brief.Part part, boolean keep) {
+    List<Brief.Part> parts = new ArrayList<>(session.build().combination().brief().kept());
+    parts.remove(part);
+    if (keep) {
+      parts.add(part);
+    }
+    parts.sort(null);
+    session.edit(
+        "Kept: " + Words.of(part),
+        b -> b.with(b.combination().with("brief.kept", List.copyOf(parts))));
+  }
+
+  private void judge() {
+    var curve = curves.stateProperty().get().curve();
+    if (curve != null) {
+      stands.show(BriefChecks.of(session.build(), curve, idle));
+    }
+  }
+
+  /** Idle is only solved where the brief asks for vacuum. */
+  private void idle() {
+    var brief = session.build().combination().brief();
+    if (!brief.vacuum().isSaid()) {
+      idle = Optional.empty();
+      judge();
+      return;
+    }
+    if (asking.isNew(session.engine())) {
+      service.idle(
+          session.engine(),
+          Measure.RPM.fromSi(brief.idle().si()),
+          i -> {
+            idle = i;
+            judge();
+          });
+    }
+  }
+}

@@ -1,0 +1,188 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.book.BuildDocument;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
+import grandbore.core.combination.Brief;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Provenance;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.units.Measure;
+import java.time.Instant;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** What a builder works out before the machine shop, at the first three stations. */
+class PaperworkTest extends BenchTest {
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(
+        new BuildDocument(DemoBuilds.hillClimbEight(), List.of()),
+        new BuildDocument(DemoBuilds.paddockFour(), List.of()));
+  }
+
+  private Combination combination() {
+    return bench.session().build().combination();
+  }
+
+  private void view(String station, String id) {
+    robot.clickOn("#station-" + station);
+    robot.interact(() -> robot.lookup("#" + id).<ToggleButton>query().fire());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void press(String id) {
+    robot.interact(() -> robot.lookup(id).<Button>query().fire());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @Test
+  void aSolvedRatioIsTakenAndCanBeTakenBack() {
+    view("squeeze", "squeeze-solve");
+    type("#worksheet-ratioWanted-text", "11.25");
+    double dish = combination().squeeze().pistonVolume().si();
+    press("#take-ratio_by_dish");
+    assertThat(combination().staticRatio()).isCloseTo(11.25, within(1e-9));
+    assertThat(text("#figure-static_compression")).isEqualTo("11.25");
+    robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
+    until("taken back", () -> Math.abs(combination().squeeze().pistonVolume().si() - dish) < 1e-12);
+    robot.clickOn("#station-brief");
+    robot.interact(() -> robot.lookup("#kept-pistons").<CheckBox>query().fire());
+    assertThat(combination().brief().kept()).containsExactly(Brief.Part.PISTONS);
+    robot.clickOn("#station-squeeze");
+    assertThat(robot.lookup("#take-ratio_by_dish").<Button>query().isDisabled()).isTrue();
+    assertThat(text("#take-ratio_by_dish")).isEqualTo("Kept");
+    assertThat(robot.lookup("#take-ratio_by_chamber").<Button>query().isDisabled()).isFalse();
+  }
+
+  @Test
+  void aDomeIsFoundByFillingTheBoreDownToIt() {
+    view("squeeze", "squeeze-solve");
+    double area = combination().bottomEnd().boreArea();
+    double poured = (area * Measure.INCHES.toSi(0.5) - 3.2e-6) * 1e6;
+    type("#worksheet-fillDepth-text", ".500");
+    type("#worksheet-fillVolume-text", "%.2f cc".formatted(poured));
+    assertThat(text("#figure-piston_by_fill")).isEqualTo("-3.2 cc");
+    press("#take-piston_by_fill");
+    assertThat(combination().squeeze().pistonVolume().si()).isCloseTo(-3.2e-6, within(1e-8));
+  }
+
+  @Test
+  void aPartThatDoesNotFitSaysWhyWithItsWorkingOneActionAway() {
+    view("bottom_end", "bottom-stack");
+    assertThat(text("#check-main_bearing_fit")).contains("oil clearance");
+    type("#fits-mainHousing-text", "2.700");
+    assertThat(text("#check-main_bearing_fit")).contains("does not go in", "grind");
+    robot.interact(
+        () -> {
+          var line = robot.lookup("#open-main_bearing_fit").query();
+          line.requestFocus();
+          line.getOnKeyPressed()
+              .handle(
+                  new javafx.scene.input.KeyEvent(
+                      javafx.scene.input.KeyEvent.KEY_PRESSED,
+                      "",
+                      "",
+                      KeyCode.ENTER,
+                      false,
+                      false,
+                      false,
+                      false));
+        });
+    assertThat(text("#working-main_bearing_fit"))
+        .contains("housing − 2 × shell", "common practice");
+    robot.interact(
+        () -> {
+          TextField field = robot.lookup("#fits-mainHousing-text").query();
+          field.requestFocus();
+          field.clear();
+        });
+    robot.type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(text("#check-main_bearing_fit")).startsWith("say ");
+    assertThat(combination().fits().mainHousing().isSaid()).isFalse();
+  }
+
+  @Test
+  void bothRodsAreRunThroughTheWaveModelAndTheDifferenceIsSaid() {
+    view("bottom_end", "bottom-motion");
+    until("both run", () -> text("#other-rod-found").contains("changes torque by"));
+    assertThat(text("#plot-depth-reading")).contains("this rod", "the other rod");
+    type("#worksheet-otherRod-text", "9.0");
+    until("refused", () -> text("#other-rod-found").startsWith("✕"));
+    assertThat(text("#other-rod-found")).contains("Pin height");
+  }
+
+  @Test
+  void forcesFollowTheCycleAndRatingsAreHeldAgainstThem() {
+    view("bottom_end", "bottom-forces");
+    until("solved", () -> text("#forces-status").contains("simulated pressure"));
+    assertThat(text("#check-strength_rod_tension")).contains("% of its rating");
+    type("#ratings-rodTension-text", "3000");
+    assertThat(text("#check-strength_rod_tension")).contains("lbf");
+    double share =
+        Double.parseDouble(
+            text("#check-strength_rod_tension").replaceAll(".* (\\d+) % of.*", "$1"));
+    assertThat(share).isGreaterThan(100);
+  }
+
+  @Test
+  void anotherBuildIsLaidOverAndTakenAway() {
+    long other = bench.session().builds().getLast().id();
+    robot.interact(() -> bench.session().layOver(other));
+    until("its curve stands", () -> bench.curves().overProperty().get() != null);
+    assertThat(text("#curve-status")).contains("Paddock four");
+    view("bottom_end", "bottom-motion");
+    assertThat(text("#plot-speed-reading")).contains("laid over");
+    robot.interact(() -> bench.session().layOver(-1));
+    assertThat(bench.curves().overProperty().get()).isNull();
+    assertThat(text("#plot-speed-reading")).doesNotContain("laid over");
+  }
+
+  @Test
+  void aCompressionTestIsReadBesideWhatIsPredicted() {
+    robot.interact(
+        () -> {
+          for (int n = 1; n <= 8; n++) {
+            double psi = n == 3 || n == 5 ? 120 : 205;
+            bench
+                .session()
+                .read(
+                    new Reading(
+                        0,
+                        Measurement.COMPRESSION,
+                        n,
+                        Reading.Side.NONE,
+                        Measure.PSI.toSi(psi),
+                        "",
+                        "gauge",
+                        Instant.EPOCH,
+                        false));
+          }
+        });
+    until("kept", () -> bench.session().readings().all().size() == 8);
+    view("squeeze", "squeeze-tests");
+    assertThat(text("#check-test_cylinder_3")).contains("gasket", "5");
+    until("cranked", () -> isShown("#check-test_engine"));
+    assertThat(text("#check-test_engine")).contains("psi predicted");
+  }
+
+  @Test
+  void aClaimIsAnsweredInPlainWords() {
+    robot.clickOn("#station-brief");
+    type("#brief-soldAs-text", "350");
+    assertThat(text("#check-donor_displacement")).contains("it is not", "stroke of");
+    type("#brief-soldAs-text", "5264 cc");
+    assertThat(text("#check-donor_displacement")).startsWith("it is:");
+    assertThat(combination().brief().soldAs().provenance()).isEqualTo(Provenance.CARD);
+  }
+}
