@@ -8,11 +8,13 @@ import grandbore.core.working.Figures;
 import grandbore.desktop.session.Session;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -54,13 +56,15 @@ public final class SolvedRows extends VBox {
         if (f.name().equals(s.figure)) {
           var row = new FigureRow(f, build.units(), open);
           HBox.setHgrow(row, Priority.ALWAYS);
-          boolean free = s.free.test(build.combination());
-          var take = new Button(free ? "Take" : "Kept");
+          boolean kept = !s.free.test(build.combination());
+          var refused = kept ? Optional.of("The brief keeps this part") : refusal(s);
+          var take = new Button(kept ? "Kept" : refused.isPresent() ? "Can't be" : "Take");
           take.setId("take-" + s.figure);
-          take.setDisable(!free);
-          take.setAccessibleText(free ? "Take " + f.label() : "The brief keeps this part");
+          take.setDisable(refused.isPresent());
+          refused.map(Tooltip::new).ifPresent(t -> Tooltip.install(row, t));
+          take.setAccessibleText(refused.orElse("Take " + f.label()));
           take.getStyleClass().add("small");
-          take.setMinWidth(52);
+          take.setMinWidth(66);
           take.setOnAction(e -> take(s));
           var line = new HBox(6, row, take);
           line.setAlignment(Pos.TOP_LEFT);
@@ -70,6 +74,18 @@ public final class SolvedRows extends VBox {
     }
     setVisible(!getChildren().isEmpty());
     setManaged(isVisible());
+  }
+
+  /** Why a solved value can't be, nothing where it can. */
+  private Optional<String> refusal(Solved s) {
+    var given = s.field.get(session.build().combination());
+    try {
+      double si = s.value.applyAsDouble(session.engine().combination());
+      s.field.with(session.build().combination(), given.with(si, Provenance.ASSUMED));
+      return Optional.empty();
+    } catch (InvalidInput e) {
+      return Optional.of(e.getMessage());
+    }
   }
 
   private void take(Solved s) {

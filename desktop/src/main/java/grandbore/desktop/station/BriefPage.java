@@ -26,6 +26,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -33,6 +34,7 @@ import javafx.scene.layout.VBox;
 final class BriefPage {
   private final Session session;
   private final CurveService curves;
+  private final Label status = Page.hint("");
   private final CheckRows stands = new CheckRows();
   private final ResultService service = new ResultService(why -> {});
   private final Asking asking;
@@ -41,6 +43,7 @@ final class BriefPage {
   private BriefPage(Session session, CurveService curves) {
     this.session = session;
     this.curves = curves;
+    status.managedProperty().bind(status.textProperty().isNotEmpty());
     asking =
         new Asking(stands, this::idle).when(session.buildProperty(), session.readingsProperty());
     curves.stateProperty().subscribe(s -> judge());
@@ -91,6 +94,7 @@ final class BriefPage {
                 "brief.budget"),
         Page.part("The prediction against it"),
         stands,
+        status,
         Page.part("What may not be changed"),
         kept(),
         Page.part("Donor: is it what it was sold as"),
@@ -140,15 +144,21 @@ final class BriefPage {
     var brief = session.build().combination().brief();
     if (!brief.vacuum().isSaid()) {
       idle = Optional.empty();
+      status.setText("");
       judge();
       return;
     }
-    if (asking.isNew(session.engine())) {
+    if (asking.isNew(session.engine(), brief.idle(), brief.vacuum())) {
+      status.setText("Solving the idle");
       service.idle(
           session.engine(),
           Measure.RPM.fromSi(brief.idle().si()),
           i -> {
             idle = i;
+            status.setText(
+                i.isPresent()
+                    ? ""
+                    : "No throttle opening holds that idle, or every runner has its own throttle.");
             judge();
           });
     }
