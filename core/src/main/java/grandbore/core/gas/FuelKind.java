@@ -148,6 +148,15 @@ public enum FuelKind {
     return researchOctane;
   }
 
+  /**
+   * Liquid's density at 15 °C, kg/m³: gasoline 745, ethanol 794, methanol 796, blends by their
+   * shares of volume (handbook values, from memory).
+   */
+  public double density() {
+    double alcohol = this == METHANOL ? 796 : 794;
+    return (1 - alcoholShare) * 745 + alcoholShare * alcohol;
+  }
+
   /** Oxygen molecules that burn one molecule of fuel completely. */
   double oxygenNeeded() {
     return carbon + hydrogen / 4 - oxygen / 2;

@@ -25,6 +25,12 @@ public final class WindagePower {
     return parts(components, rpm).crankshaft() * flow(c, rpm);
   }
 
+  /** Into skirts, under their side force, and rod bearings. */
+  public static double skirts(Combination c, double rpm) {
+    var components = c.with("losses.friction", Losses.FrictionModel.COMPONENTS);
+    return parts(components, rpm).pistons() * flow(c, rpm);
+  }
+
   private static Friction.Parts parts(Combination c, double rpm) {
     return new Friction(c).at(rpm, 1, 60e5);
   }

@@ -150,6 +150,19 @@ final class BalanceFigures extends FigureList {
         "see the model document, friction; set by what a tray is worth (common practice, no"
             + " source)");
     double bearings = WindagePower.bearings(c(), topSpeed());
+    add(
+        "skirt_power",
+        atTop("Power into skirts and rod bearings"),
+        WindagePower.skirts(c(), topSpeed()),
+        Quantity.POWER,
+        weakest(c().bottomEnd().rodLength(), c().bottomEnd().stroke(), losses.oil()),
+        "friction mean pressure of pistons × displacement × rpm ÷ 120; skirts with the root of"
+            + " their side force",
+        "rod ratio %s, oil %s"
+            .formatted(
+                Quantity.RATIO.show(c().bottomEnd().rodRatio(), units()), show(losses.oil())),
+        "K. J. Patton, R. G. Nitschke and J. B. Heywood, SAE 890836, from memory; side force by the"
+            + " rod's tilt");
     var claim = c().worksheet().claim();
     add(
         "bearing_power",

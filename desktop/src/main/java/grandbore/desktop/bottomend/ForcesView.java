@@ -7,6 +7,7 @@ import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Trace;
 import grandbore.core.units.Measure;
 import grandbore.desktop.controls.CheckRows;
+import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.curve.CurveService;
@@ -62,6 +63,7 @@ final class ForcesView extends VBox {
             status,
             forces,
             side,
+            new FigureRows(session, "skirt_power"),
             Page.part("Ratings, as the parts' makers state them"),
             new InputGrid(session)
                 .with(

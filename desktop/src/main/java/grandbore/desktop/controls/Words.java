@@ -4,14 +4,14 @@ import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Brief;
-import grandbore.core.combination.Squeeze;
-import grandbore.core.combination.Weights;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Nitrous;
+import grandbore.core.combination.Squeeze;
 import grandbore.core.combination.ValveTrain;
+import grandbore.core.combination.Weights;
 import grandbore.core.gas.FuelKind;
 
 /** How choices are said on the screen. */

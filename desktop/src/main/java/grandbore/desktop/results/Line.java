@@ -28,7 +28,7 @@ public final class Line {
   }
 
   /** The value between the places around an abscissa; not a number outside or in a gap. */
-  double at(double abscissa) {
+  public double at(double abscissa) {
     for (int i = 1; i < x.length; i++) {
       if ((x[i - 1] - abscissa) * (x[i] - abscissa) <= 0) {
         double f = x[i] == x[i - 1] ? 0 : (abscissa - x[i - 1]) / (x[i] - x[i - 1]);

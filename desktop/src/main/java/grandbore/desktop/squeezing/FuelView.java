@@ -89,13 +89,15 @@ final class FuelView extends VBox {
     fuel.setText(
         String.format(
             Locale.US,
-            "%s: octane %.0f at the pump ((R+M)/2), alcohol %.0f %% by volume, %.1f MJ/kg, %.1f"
-                + " parts of air to one by mass. Richer fuels in alcohol want that much more of"
-                + " it.",
+            "%s: octane %.0f at the pump ((R+M)/2), alcohol %.0f %% by volume, %.1f MJ/kg, %.0f"
+                + " g/l, %.1f MJ/l, %.1f parts of air to one by mass. Richer fuels in alcohol want"
+                + " that much more of it.",
             f.label(),
             f.antiKnockIndex(),
             100 * f.alcoholShare(),
             f.lowerHeatingValue() / 1e6,
+            f.density(),
+            f.lowerHeatingValue() * f.density() / 1e9,
             f.stoichiometricAirFuelRatio()));
     var curve = curves.stateProperty().get().curve();
     if (curve != null) {
@@ -131,6 +133,25 @@ final class FuelView extends VBox {
     return c.with("squeeze.chamberVolume", chamber.with(volume, chamber.provenance()));
   }
 
+  /** What the tightest cylinder asks of the fuel beyond the mean. */
+  private String worst(Line wanted) {
+    var engine = session.engine();
+    double swept = engine.combination().bottomEnd().sweptVolume();
+    double least = engine.clearances().stream().mapToDouble(v -> v).min().orElseThrow();
+    double ratio = (swept + least) / least;
+    int number = engine.clearances().indexOf(least) + 1;
+    double more = wanted.at(ratio) - wanted.at(engine.combination().staticRatio());
+    return Double.isNaN(more)
+        ? ""
+        : String.format(
+            Locale.US,
+            "Cylinder %d, tightest at %.2f, wants %.1f octane more than the mean: it chooses the"
+                + " fuel.",
+            number,
+            ratio,
+            Math.max(0, more));
+  }
+
   private void show(List<Double> ratios, List<CurvePoint> points, double at) {
     int n = ratios.size();
     var x = new double[n];
@@ -149,7 +170,8 @@ final class FuelView extends VBox {
     status.setText(
         String.format(
             Locale.US,
-            "At %,.0f rpm, chambers made larger and smaller, spark as this build times it.",
-            at));
+            "At %,.0f rpm, chambers made larger and smaller, spark as this build times it. %s",
+            at,
+            worst(new Line("wanted", x, wanted))));
   }
 }
