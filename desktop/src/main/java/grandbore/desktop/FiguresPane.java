@@ -1,6 +1,5 @@
 package grandbore.desktop;
 
-import grandbore.core.working.Figures;
 import grandbore.desktop.controls.FigureRow;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Station;
@@ -43,7 +42,7 @@ final class FiguresPane extends VBox {
 
   private void refresh() {
     list.getChildren().clear();
-    for (var f : Figures.of(session.build(), session.readings())) {
+    for (var f : session.figures()) {
       if (station.get().figures().contains(f.name())) {
         list.getChildren().add(new FigureRow(f, session.build().units(), open));
       }

@@ -59,6 +59,19 @@ final class HeadlessDemo {
                   "bottom-balance",
                   "bottom-limits",
                   "bottom-oil"),
+              Station.CAM,
+              List.of(
+                  "cam-card",
+                  "cam-events",
+                  "cam-separation",
+                  "cam-degreeing",
+                  "cam-springs",
+                  "cam-piston",
+                  "cam-motion"),
+              Station.HEADS,
+              List.of("heads-sizing"),
+              Station.BREATHING,
+              List.of("breathing-waves", "breathing-tuning"),
               Station.SQUEEZE,
               List.of("squeeze-solve", "squeeze-banks", "squeeze-fuel", "squeeze-tests")));
 

@@ -16,6 +16,7 @@ import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -124,5 +125,19 @@ abstract class BenchTest {
   void edit(String path, Object value) {
     robot.interact(
         () -> bench.session().edit(path, b -> b.with(b.combination().with(path, value))));
+  }
+
+  /** The buttons of the views of the station that is shown. */
+  List<String> views() {
+    return robot.lookup(".page .toggle-button").queryAllAs(ToggleButton.class).stream()
+        .map(Node::getId)
+        .filter(id -> id != null && id.matches("(bottom|squeeze|cam|heads|breathing)-.*"))
+        .toList();
+  }
+
+  /** Shows a view of a station. */
+  void view(String id) {
+    robot.interact(() -> robot.lookup("#" + id).<ToggleButton>query().fire());
+    WaitForAsyncUtils.waitForFxEvents();
   }
 }

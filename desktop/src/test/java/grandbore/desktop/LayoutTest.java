@@ -18,7 +18,6 @@ import java.util.Map;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
@@ -113,21 +112,13 @@ class LayoutTest extends BenchTest {
     for (var station : Station.values()) {
       choose(station);
       isReadable(where + " " + station);
-      for (var id : List.copyOf(views())) {
-        robot.interact(() -> robot.lookup("#" + id).<ToggleButton>query().fire());
+      for (var id : views()) {
+        view(id);
         robot.interact(() -> bench.scene().getRoot().layout());
         WaitForAsyncUtils.waitForFxEvents();
         isReadable(where + " " + id);
       }
     }
-  }
-
-  /** The buttons of a station's views. */
-  private List<String> views() {
-    return robot.lookup(".toggle-button").queryAllAs(ToggleButton.class).stream()
-        .map(Node::getId)
-        .filter(id -> id != null && (id.startsWith("bottom-") || id.startsWith("squeeze-")))
-        .toList();
   }
 
   private void isReadable(String where) {

@@ -16,7 +16,6 @@ import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
@@ -36,8 +35,7 @@ class PaperworkTest extends BenchTest {
 
   private void view(String station, String id) {
     robot.clickOn("#station-" + station);
-    robot.interact(() -> robot.lookup("#" + id).<ToggleButton>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
+    view(id);
   }
 
   private void press(String id) {

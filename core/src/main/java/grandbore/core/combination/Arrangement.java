@@ -128,6 +128,9 @@ public enum Arrangement {
         c.mixture(),
         c.losses(),
         c.weather(),
+        c.card(),
+        c.gear(),
+        c.degreed(),
         c.brief(),
         c.worksheet());
   }

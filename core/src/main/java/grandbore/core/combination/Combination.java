@@ -21,6 +21,9 @@ public record Combination(
     Mixture mixture,
     Losses losses,
     Weather weather,
+    Card card,
+    Gear gear,
+    Degreed degreed,
     Brief brief,
     Worksheet worksheet) {
 
@@ -43,6 +46,9 @@ public record Combination(
     require("mixture", mixture);
     require("losses", losses);
     require("weather", weather);
+    require("card", card);
+    require("gear", gear);
+    require("degreed", degreed);
     require("brief", brief);
     require("worksheet", worksheet);
     double gap = bottomEnd.deckClearance() + squeeze.gasketThickness().si();

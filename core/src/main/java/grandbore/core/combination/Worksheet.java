@@ -3,6 +3,7 @@ package grandbore.core.combination;
 import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
 import static grandbore.core.units.Quantity.LIQUID;
+import static grandbore.core.units.Quantity.MASS;
 import static grandbore.core.units.Quantity.OCTANE;
 import static grandbore.core.units.Quantity.POWER;
 import static grandbore.core.units.Quantity.RATIO;
@@ -141,6 +142,40 @@ public record Worksheet(
             why = "its maker states it, by volume")
         Given dose,
     @Spec(
+            label = "Shim under the springs",
+            quantity = CLEARANCE,
+            min = 0,
+            max = 0.005,
+            usual = 0.000762,
+            why = "it goes between spring and seat")
+        Given shim,
+    @Spec(
+            label = "Lighter by",
+            quantity = MASS,
+            min = 0,
+            max = 0.2,
+            usual = 0.012,
+            why = "it is what the other retainer or valve saves")
+        Given lighter,
+    @Spec(
+            label = "Intake clearance read",
+            quantity = CLEARANCE,
+            min = 0.0001,
+            max = 0.020,
+            usual = 0,
+            optional = true,
+            why = "it is the least found by clay or checking spring")
+        Given intakeRead,
+    @Spec(
+            label = "Exhaust clearance read",
+            quantity = CLEARANCE,
+            min = 0.0001,
+            max = 0.020,
+            usual = 0,
+            optional = true,
+            why = "it is the least found by clay or checking spring")
+        Given exhaustRead,
+    @Spec(
             label = "Claimed gain",
             quantity = POWER,
             min = 100,
@@ -166,6 +201,10 @@ public record Worksheet(
         octaneAdded,
         octaneWanted,
         dose,
+        shim,
+        lighter,
+        intakeRead,
+        exhaustRead,
         claim);
   }
 }

@@ -15,10 +15,13 @@ import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Brief;
 import grandbore.core.combination.Cam;
+import grandbore.core.combination.Card;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Degreed;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Fits;
 import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.Gear;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Heads;
 import grandbore.core.combination.Intake;
@@ -341,6 +344,9 @@ public final class CombinationMaker {
         mixture,
         Specs.make(Losses.class, Map.of()),
         dynoDay(),
+        Specs.make(Card.class, Map.of()),
+        Specs.make(Gear.class, Map.of()),
+        Specs.make(Degreed.class, Map.of()),
         Specs.make(Brief.class, Map.of()),
         Specs.make(Worksheet.class, Map.of()));
   }

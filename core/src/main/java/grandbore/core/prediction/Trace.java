@@ -9,18 +9,21 @@ public final class Trace {
   private final Map<Kind, double[]> series;
   private final double[][] intakeWave;
   private final double[][] exhaustWave;
+  private final double[][] intakeSpeed;
 
   Trace(
       CurvePoint point,
       double[] angles,
       Map<Kind, double[]> series,
       double[][] intakeWave,
-      double[][] exhaustWave) {
+      double[][] exhaustWave,
+      double[][] intakeSpeed) {
     this.point = point;
     this.angles = angles;
     this.series = series;
     this.intakeWave = intakeWave;
     this.exhaustWave = exhaustWave;
+    this.intakeSpeed = intakeSpeed;
   }
 
   /** What is written down. */
@@ -67,6 +70,11 @@ public final class Trace {
   /** Pressure along runner and port: a row an angle, from the plenum to the valve. */
   public double[][] intakeWave() {
     return intakeWave;
+  }
+
+  /** Speed of the gas along runner and port, m/s, toward the valve: a row an angle. */
+  public double[][] intakeSpeed() {
+    return intakeSpeed;
   }
 
   /** Pressure along port and primary: a row an angle, from the valve to the merge. */

@@ -14,12 +14,14 @@ final class TraceRecorder {
     final double[] values;
     final double[] intake;
     final double[] exhaust;
+    final double[] speed;
 
-    Row(double angle, double[] values, double[] intake, double[] exhaust) {
+    Row(double angle, double[] values, double[] intake, double[] exhaust, double[] speed) {
       this.angle = angle;
       this.values = values;
       this.intake = intake;
       this.exhaust = exhaust;
+      this.speed = speed;
     }
 
     double angle() {
@@ -51,7 +53,8 @@ final class TraceRecorder {
               unit.exhaustValve().pipePressure()
             },
             pressures(unit.intake()),
-            pressures(unit.exhaust())));
+            pressures(unit.exhaust()),
+            speeds(unit.intake())));
   }
 
   private static double[] pressures(Pipe pipe) {
@@ -62,18 +65,28 @@ final class TraceRecorder {
     return p;
   }
 
+  private static double[] speeds(Pipe pipe) {
+    var u = new double[pipe.cells()];
+    for (int i = 0; i < u.length; i++) {
+      u[i] = pipe.velocity(i);
+    }
+    return u;
+  }
+
   Trace trace(CurvePoint point) {
     var sorted = rows.stream().sorted(Comparator.comparingDouble(Row::angle)).toList();
     int n = sorted.size();
     var angles = new double[n];
     var intake = new double[n][];
     var exhaust = new double[n][];
+    var speed = new double[n][];
     var values = new double[Kind.values().length][n];
     for (int i = 0; i < n; i++) {
       var row = sorted.get(i);
       angles[i] = row.angle;
       intake[i] = row.intake;
       exhaust[i] = row.exhaust;
+      speed[i] = row.speed;
       for (int k = 0; k < values.length; k++) {
         values[k][i] = row.values[k];
       }
@@ -82,6 +95,6 @@ final class TraceRecorder {
     for (var kind : Kind.values()) {
       series.put(kind, values[kind.ordinal()]);
     }
-    return new Trace(point, angles, series, intake, exhaust);
+    return new Trace(point, angles, series, intake, exhaust, speed);
   }
 }

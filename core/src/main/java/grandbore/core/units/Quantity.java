@@ -11,6 +11,7 @@ import static grandbore.core.units.Measure.DEGREES;
 import static grandbore.core.units.Measure.DEGREES_CELSIUS;
 import static grandbore.core.units.Measure.DEGREES_FAHRENHEIT;
 import static grandbore.core.units.Measure.FEET_PER_MINUTE;
+import static grandbore.core.units.Measure.FEET_PER_SECOND;
 import static grandbore.core.units.Measure.FEET_PER_SECOND_SQUARED;
 import static grandbore.core.units.Measure.GRAMS;
 import static grandbore.core.units.Measure.GRAMS_PER_SECOND;
@@ -18,6 +19,7 @@ import static grandbore.core.units.Measure.HORSEPOWER;
 import static grandbore.core.units.Measure.INCHES;
 import static grandbore.core.units.Measure.INCHES_OF_MERCURY;
 import static grandbore.core.units.Measure.INCHES_OF_WATER;
+import static grandbore.core.units.Measure.INCH_DEGREES;
 import static grandbore.core.units.Measure.KELVINS;
 import static grandbore.core.units.Measure.KILOGRAMS;
 import static grandbore.core.units.Measure.KILOGRAMS_PER_SECOND;
@@ -28,8 +30,10 @@ import static grandbore.core.units.Measure.LITRES_PER_SECOND;
 import static grandbore.core.units.Measure.METRES;
 import static grandbore.core.units.Measure.METRES_PER_SECOND;
 import static grandbore.core.units.Measure.METRES_PER_SECOND_SQUARED;
+import static grandbore.core.units.Measure.METRE_RADIANS;
 import static grandbore.core.units.Measure.MICROMETRES;
 import static grandbore.core.units.Measure.MILLIMETRES;
+import static grandbore.core.units.Measure.MILLIMETRE_DEGREES;
 import static grandbore.core.units.Measure.NEWTONS;
 import static grandbore.core.units.Measure.NEWTONS_PER_METRE;
 import static grandbore.core.units.Measure.NEWTONS_PER_MILLIMETRE;
@@ -83,6 +87,8 @@ public enum Quantity {
   CYLINDER_PRESSURE(PASCALS, PSI, 0, BAR, 1, KILOPASCALS),
   ACCELERATION(
       METRES_PER_SECOND_SQUARED, FEET_PER_SECOND_SQUARED, -2, METRES_PER_SECOND_SQUARED, -2),
+  OVERLAP(METRE_RADIANS, INCH_DEGREES, 2, MILLIMETRE_DEGREES, 0),
+  GAS_SPEED(METRES_PER_SECOND, FEET_PER_SECOND, 0, METRES_PER_SECOND, 0),
   LIQUID(CUBIC_METRES, US_GALLONS, 2, LITRES, 2, US_FLUID_OUNCES, CUBIC_CENTIMETRES),
   POURED(CUBIC_METRES, US_FLUID_OUNCES, 1, CUBIC_CENTIMETRES, 0),
   HEAT(WATTS, KILOWATTS, 1, KILOWATTS, 1),

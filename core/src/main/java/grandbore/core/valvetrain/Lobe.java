@@ -20,6 +20,26 @@ public sealed interface Lobe permits PolydyneLobe, MeasuredLobe {
   /** Lift at the nose, m. */
   double peak();
 
+  /** Crank angle for which the tappet stands above a lift, rad; zero where it never does. */
+  default double duration(double above) {
+    return above >= peak() ? 0 : flank(above, 1) + flank(above, -1);
+  }
+
+  /** From the nose to where one flank comes down to a lift. */
+  private double flank(double above, int side) {
+    double near = 0;
+    double far = opening() + 0.6;
+    for (int i = 0; i < 60; i++) {
+      double middle = 0.5 * (near + far);
+      if (lift(side * middle) > above) {
+        near = middle;
+      } else {
+        far = middle;
+      }
+    }
+    return near;
+  }
+
   /** The intake's lobe. */
   static Lobe intake(Combination c) {
     var cam = c.cam();

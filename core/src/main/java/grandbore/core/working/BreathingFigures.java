@@ -29,6 +29,17 @@ final class BreathingFigures extends FigureList {
         "%s + %s"
             .formatted(show(c().intake().runnerLength()), show(c().heads().intakePortLength())),
         GEOMETRY);
+    double middle =
+        Measure.RPM.fromSi(0.5 * (c().brief().bandFrom().si() + c().brief().bandTo().si()));
+    add(
+        "path_wanted",
+        "Path that puts the third harmonic in the band's middle",
+        Measure.INCHES.toSi(0.5 * (87_750 + 100_300) / middle),
+        Quantity.LENGTH,
+        weakest(c().brief().bandFrom(), c().brief().bandTo()),
+        "94,025 ÷ rpm, in inches",
+        String.format(Locale.ROOT, "94,025 ÷ %.0f", middle),
+        PRACTICE);
     band("third_harmonic", "Third harmonic", 87_750, 100_300, inches, from);
     band("second_harmonic", "Second harmonic", 117_000, 142_500, inches, from);
   }

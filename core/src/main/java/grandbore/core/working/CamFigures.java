@@ -4,9 +4,11 @@ import grandbore.core.build.Build;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Cam;
 import grandbore.core.combination.Given;
+import grandbore.core.flow.PortSizing;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.valvetrain.FlatTappet;
+import grandbore.core.valvetrain.Overlap;
 import java.util.Locale;
 
 /** What the cam card comes to. */
@@ -15,6 +17,8 @@ final class CamFigures extends FigureList {
     super(build, readings);
     cam();
     tappets();
+    gear();
+    sizing();
   }
 
   private void cam() {
@@ -147,6 +151,72 @@ final class CamFigures extends FigureList {
         weakest(lobe, rocker, lash),
         "lobe lift × rocker ratio − lash",
         "%s × %s − %s".formatted(show(lobe), show(rocker), show(lash)),
+        GEOMETRY);
+  }
+
+  private void gear() {
+    var t = c().valveTrain();
+    var cam = c().cam();
+    var from = weakest(cam.intakeDuration(), cam.exhaustDuration(), cam.separation());
+    add(
+        "overlap_area",
+        "Overlap area",
+        Overlap.area(c()),
+        Quantity.OVERLAP,
+        from.and(weakest(t.intakeRocker(), t.intakeLash(), t.rockerOffSeat())),
+        "the lesser of both lifts, summed over the crank's angle",
+        "lash %s and %s, rockers %s and %s"
+            .formatted(
+                show(t.intakeLash()),
+                show(t.exhaustLash()),
+                show(t.intakeRocker()),
+                show(t.exhaustRocker())),
+        "common practice, no source");
+    double lift = Math.max(c().intakeLift(), c().exhaustLift());
+    add(
+        "spring_open",
+        "Spring force at full lift",
+        t.springSeat().si() + t.springRate().si() * lift,
+        Quantity.FORCE,
+        weakest(t.springSeat(), t.springRate()),
+        "force on the seat + rate × lift",
+        "%s + %s × %s"
+            .formatted(
+                show(t.springSeat()), show(t.springRate()), Quantity.LENGTH.show(lift, units())),
+        "a spring's law");
+  }
+
+  private void sizing() {
+    var h = c().heads();
+    double speed = topRotation();
+    var from = weakest(h.intakeValve(), c().bottomEnd().bore(), c().bottomEnd().stroke());
+    add(
+        "mach_index",
+        atTop("Inlet Mach index"),
+        PortSizing.machIndex(c(), speed),
+        Quantity.RATIO,
+        from,
+        "piston area × mean piston speed ÷ (valve area × mean coefficient × sound speed)",
+        "coefficient %.2f over the opening".formatted(PortSizing.meanCoefficient(c())),
+        "C. F. Taylor, The Internal-Combustion Engine in Theory and Practice, volume 1, chapter 6,"
+            + " from memory: filling falls beyond 0.6");
+    add(
+        "limiting_speed",
+        "Speed at which the valve limits",
+        PortSizing.limitingSpeed(c()),
+        Quantity.ROTATION,
+        from,
+        "where the inlet Mach index comes to 0.6",
+        "valve %s, bore %s".formatted(show(h.intakeValve()), show(c().bottomEnd().bore())),
+        "as the Mach index");
+    add(
+        "port_speed",
+        atTop("Mean speed in the intake port"),
+        PortSizing.portSpeed(c(), speed),
+        Quantity.GAS_SPEED,
+        weakest(h.intakePortVolume(), h.intakePortLength(), c().bottomEnd().bore()),
+        "mean piston speed × bore area ÷ port section",
+        "port %s ÷ %s".formatted(show(h.intakePortVolume()), show(h.intakePortLength())),
         GEOMETRY);
   }
 }

@@ -22,6 +22,12 @@ import grandbore.core.squeezing.DonorCheck;
 import grandbore.core.squeezing.Evening;
 import grandbore.core.squeezing.EveningCost;
 import grandbore.core.squeezing.FuelStand;
+import grandbore.core.topend.CardReading;
+import grandbore.core.topend.Degreeing;
+import grandbore.core.topend.FlowVerdict;
+import grandbore.core.topend.ValveGear;
+import grandbore.core.valvetrain.Lobe;
+import grandbore.core.valvetrain.PistonToValve;
 import grandbore.core.working.BriefChecks;
 import grandbore.core.working.Figures;
 import java.util.ArrayList;
@@ -40,6 +46,7 @@ class EveryInputTest extends EngineTest {
     return List.of(
         EIGHT,
         said(EIGHT),
+        carded(EIGHT),
         EIGHT
             .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
             .with("exhaust.kind", Exhaust.Kind.STEPPED)
@@ -58,17 +65,48 @@ class EveryInputTest extends EngineTest {
             grandbore.core.units.Measure.PERCENT));
   }
 
+  /** With a card that says all of the cam that is in it. */
+  private static Combination carded(Combination c) {
+    var cam = c.cam();
+    double[] lifts = {Lobe.SEAT_LIFT, 0.508e-3, 1e-3, Lobe.CHECKING_LIFT, 5.08e-3};
+    String[] names = {"Seat", "At20", "Millimetre", "At50", "At200"};
+    var said = new LinkedHashMap<String, Double>();
+    for (int i = 0; i < 5; i++) {
+      said.put("intake" + names[i], Lobe.intake(c).duration(lifts[i]));
+      said.put("exhaust" + names[i], Lobe.exhaust(c).duration(lifts[i]));
+    }
+    said.put("intakeOpens", cam.intakeOpens(cam.intakeDuration().si()));
+    said.put("intakeCloses", cam.intakeCloses(cam.intakeDuration().si()));
+    said.put("exhaustOpens", cam.exhaustOpens(cam.exhaustDuration().si()));
+    said.put("exhaustCloses", cam.exhaustCloses(cam.exhaustDuration().si()));
+    said.put("intakeCentreline", cam.intakeCentreline().si());
+    said.put("exhaustCentreline", cam.exhaustCentreline());
+    said.put("separation", cam.separation().si());
+    said.put("advance", cam.separation().si() - cam.intakeCentreline().si());
+    said.put("intakeLobe", cam.intakeLobeLift().si());
+    said.put("exhaustLobe", cam.exhaustLobeLift().si());
+    said.put("intakeValve", cam.intakeLobeLift().si() * c.valveTrain().intakeRocker().si());
+    said.put("exhaustValve", cam.exhaustLobeLift().si() * c.valveTrain().exhaustRocker().si());
+    for (var each : said.entrySet()) {
+      var field = Specs.field("card." + each.getKey());
+      c = field.with(c, field.get(c).with(each.getValue(), Provenance.CARD));
+    }
+    return c;
+  }
+
   /** With everything said that need not be known. */
   private static Combination said(Combination c) {
     for (var field : Specs.fields()) {
       var spec = field.spec();
       if (spec.optional()
           && !field.get(c).isSaid()
-          && !field.path().equals("squeeze.gasketVolume")) {
+          && !field.path().equals("squeeze.gasketVolume")
+          && !field.group().equals("card")) {
         var given = field.get(c);
         // Two fills of one chamber differ.
         double more = field.path().equals("worksheet.secondFill") ? 1.2 : 1;
-        double middle = more * Math.sqrt(spec.min() * spec.max());
+        double middle =
+            more * (spec.min() > 0 ? Math.sqrt(spec.min() * spec.max()) : 0.3 * spec.max());
         c = field.with(c, given.with(middle, Provenance.CARD));
       }
     }
@@ -96,6 +134,19 @@ class EveryInputTest extends EngineTest {
     all.addAll(Strength.of(build, curve));
     all.addAll(DonorCheck.of(build, none));
     all.addAll(FuelStand.of(build, BuiltEngine.asSpecified(c), curve));
+    all.addAll(ValveGear.springs(build));
+    all.addAll(ValveGear.rockerAndLobes(build));
+    all.addAll(ValveGear.pistonToValve(build));
+    all.addAll(FlowVerdict.of(build));
+    all.addAll(Degreeing.of(build));
+    try {
+      CardReading.of(build).ifPresent(all::add);
+    } catch (InvalidInput e) {
+      all.add(e.getMessage());
+    }
+    var read = c.worksheet();
+    all.add(PistonToValve.intake(c).recessFor(0, read.intakeRead().si()));
+    all.add(PistonToValve.exhaust(c).recessFor(0, read.exhaustRead().si()));
     var idle = new SlowRunning.Idle(c.brief().idle().si() * 30 / Math.PI, 0.01, 40e3, 0.2, true);
     all.addAll(BriefChecks.of(build, curve, Optional.of(idle)));
     all.add(Evening.of(BuiltEngine.asSpecified(c)));

@@ -1,7 +1,6 @@
 package grandbore.desktop.controls;
 
 import grandbore.core.working.Figure;
-import grandbore.core.working.Figures;
 import grandbore.desktop.session.Session;
 import java.util.HashSet;
 import java.util.List;
@@ -27,7 +26,7 @@ public final class FigureRows extends VBox {
 
   private void refresh() {
     getChildren().clear();
-    var all = Figures.of(session.build(), session.readings());
+    var all = session.figures();
     for (var name : names) {
       all.stream().filter(f -> f.name().equals(name)).findFirst().ifPresent(this::add);
     }

@@ -4,7 +4,6 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
-import grandbore.core.working.Figures;
 import grandbore.desktop.session.Session;
 import java.util.HashSet;
 import java.util.List;
@@ -50,7 +49,7 @@ public final class SolvedRows extends VBox {
   private void refresh() {
     getChildren().clear();
     var build = session.build();
-    var figures = Figures.of(build, session.readings());
+    var figures = session.figures();
     for (var s : all) {
       for (var f : figures) {
         if (f.name().equals(s.figure)) {

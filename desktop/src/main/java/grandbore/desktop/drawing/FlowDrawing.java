@@ -68,6 +68,8 @@ public final class FlowDrawing extends Drawing {
         palette.power(),
         "exhaust",
         c.heads().exhaustFlow(),
+        c.heads().exhaustValves(),
+        c.heads().exhaustValve().si(),
         c.exhaustLift(),
         mostLift,
         mostFlow,
@@ -80,11 +82,42 @@ public final class FlowDrawing extends Drawing {
         palette.dye(),
         "intake",
         c.heads().intakeFlow(),
+        c.heads().intakeValves(),
+        c.heads().intakeValve().si(),
         c.intakeLift(),
         mostLift,
         mostFlow,
         w,
         h);
+  }
+
+  /** What valves of this size would pass without any loss, as far as the page goes. */
+  private static void ideal(
+      Pen pen,
+      Color color,
+      int valves,
+      double diameter,
+      FlowSheet sheet,
+      double mostLift,
+      double mostFlow,
+      double w,
+      double h) {
+    var curve = FlowCurve.ideal(valves, diameter);
+    int n = 60;
+    var x = new double[n + 1];
+    var y = new double[n + 1];
+    int shown = 0;
+    for (int i = 0; i <= n; i++) {
+      double l = mostLift * i / n;
+      double flow = curve.flow(l, sheet.depression());
+      if (flow > mostFlow) {
+        break;
+      }
+      x[i] = LEFT + w * l / mostLift;
+      y[i] = TOP + h * (1 - flow / mostFlow);
+      shown = i + 1;
+    }
+    pen.curve(color, 0.8, java.util.Arrays.copyOf(x, shown), java.util.Arrays.copyOf(y, shown));
   }
 
   private static FlowSheet.Row last(FlowSheet sheet) {
@@ -96,6 +129,8 @@ public final class FlowDrawing extends Drawing {
       Color color,
       String name,
       FlowSheet sheet,
+      int valves,
+      double diameter,
       double lift,
       double mostLift,
       double mostFlow,
@@ -113,6 +148,7 @@ public final class FlowDrawing extends Drawing {
       y[i] = TOP + h * (1 - curve.flow(l, sheet.depression()) / mostFlow);
     }
     pen.curve(color, 2, x, y, dashes);
+    ideal(pen, color, valves, diameter, sheet, mostLift, mostFlow, w, h);
     for (var row : sheet.rows()) {
       double px = LEFT + w * row.lift() / mostLift;
       double py = TOP + h * (1 - row.flow() / mostFlow);

@@ -82,6 +82,16 @@ public final class ResultService {
     run(stop -> predictor.predict(engine, speeds, Fidelity.LIVE, p -> {}, stop), then);
   }
 
+  /** The live curves of several engines. */
+  public void curves(List<BuiltEngine> engines, List<Double> speeds, Consumer<List<Curve>> then) {
+    run(
+        stop ->
+            engines.stream()
+                .map(e -> predictor.predict(e, speeds, Fidelity.LIVE, p -> {}, stop))
+                .toList(),
+        then);
+  }
+
   /** One speed of several engines, live. */
   public void each(List<BuiltEngine> engines, double rpm, Consumer<List<CurvePoint>> then) {
     run(

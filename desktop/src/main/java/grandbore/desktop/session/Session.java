@@ -8,6 +8,8 @@ import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.working.Figure;
+import grandbore.core.working.Figures;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
@@ -45,6 +47,7 @@ public final class Session implements AutoCloseable {
   private final Deque<Step> undone = new ArrayDeque<>();
   private final ReadOnlyObjectWrapper<Over> over = new ReadOnlyObjectWrapper<>();
   private BuiltEngine engine;
+  private List<Figure> figures;
   private long id;
 
   public Session(ShopBook book, long id) {
@@ -84,7 +87,9 @@ public final class Session implements AutoCloseable {
     var kept = book.readings(id);
     var opened = book.state(id).build();
     engine = opened.asMeasured(kept);
+    figures = null;
     readings.set(kept);
+    figures = null;
     build.set(opened);
   }
 
@@ -127,6 +132,16 @@ public final class Session implements AutoCloseable {
     refusal.set(why);
   }
 
+  /**
+   * The figures of the build on the bench, each with its working; made once for each state of it.
+   */
+  public List<Figure> figures() {
+    if (figures == null) {
+      figures = Figures.of(build(), readings());
+    }
+    return figures;
+  }
+
   /** The engine with the measured values in place. */
   public BuiltEngine engine() {
     return engine;
@@ -140,6 +155,7 @@ public final class Session implements AutoCloseable {
     }
     engine = now.asMeasured(readings());
     refusal.set("");
+    figures = null;
     build.set(now);
     done.push(new Step.Edit());
     undone.clear();
@@ -191,6 +207,7 @@ public final class Session implements AutoCloseable {
   private void show(long on, Readings all) {
     if (on == id) {
       engine = build().asMeasured(all);
+      figures = null;
       readings.set(all);
     }
   }
@@ -222,6 +239,7 @@ public final class Session implements AutoCloseable {
                   () -> {
                     if (on == id) {
                       engine = state.build().asMeasured(readings());
+                      figures = null;
                       build.set(state.build());
                     }
                   });

@@ -54,7 +54,7 @@ public enum Station {
   CAM(
       "Cam and valves",
       MaterialDesignS.SINE_WAVE,
-      List.of("cam", "valveTrain"),
+      List.of("cam", "valveTrain", "gear"),
       Set.of(
           "intake_opens",
           "intake_closes",
@@ -65,19 +65,22 @@ public enum Station {
           "intake_lift",
           "exhaust_lift",
           "separation_rule",
+          "overlap_area",
+          "spring_open",
           "intake_tappet_wanted",
           "exhaust_tappet_wanted")),
   HEADS(
       "Heads",
       MaterialDesignF.FAN,
       List.of("heads"),
-      Set.of("intake_lift", "exhaust_lift", "intake_path")),
+      Set.of("intake_lift", "exhaust_lift", "mach_index", "limiting_speed", "port_speed")),
   BREATHING(
       "Breathing",
       MaterialDesignA.AIR_FILTER,
       List.of("intake", "boost", "nitrous", "exhaust"),
       Set.of(
           "intake_path",
+          "path_wanted",
           "third_harmonic_from",
           "third_harmonic_to",
           "second_harmonic_from",

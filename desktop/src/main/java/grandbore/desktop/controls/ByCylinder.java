@@ -1,8 +1,7 @@
-package grandbore.desktop.station;
+package grandbore.desktop.controls;
 
 import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
-import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -16,9 +15,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** One number for each cylinder, all alike until one is changed. */
-final class ByCylinder extends VBox {
+public final class ByCylinder extends VBox {
   /** What the numbers are. */
-  enum Kind {
+  public enum Kind {
     /** Of what is usual. */
     SHARE(Quantity.SHARE, 1),
     /** Added to what is usual. */
@@ -42,7 +41,7 @@ final class ByCylinder extends VBox {
   private final Label refusal = new Label();
   private List<Object> shown = List.of();
 
-  ByCylinder(Session session, String label, String path, Kind kind) {
+  public ByCylinder(Session session, String label, String path, Kind kind) {
     super(4);
     this.session = session;
     this.label = label;

@@ -1,7 +1,9 @@
-package grandbore.desktop.station;
+package grandbore.desktop.heads;
 
+import grandbore.book.FlowSheetCsv;
 import grandbore.core.build.Build;
 import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.Provenance;
 import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CommitField;
@@ -14,6 +16,7 @@ import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.input.Clipboard;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -34,6 +37,8 @@ final class FlowTable extends VBox {
   private final ProvenanceMark mark = new ProvenanceMark();
   private final GridPane grid = new GridPane();
   private final Label refusal = new Label();
+  private final CommitField depression;
+  private final Label unit = new Label();
   private FlowSheet shown;
   private grandbore.core.units.UnitSystem shownUnits;
 
@@ -51,9 +56,26 @@ final class FlowTable extends VBox {
     add.setMinWidth(USE_PREF_SIZE);
     drop.setMinWidth(USE_PREF_SIZE);
     title.setMinWidth(USE_PREF_SIZE);
+    var paste = new Button("Paste");
+    paste.setId("paste-" + side.name().toLowerCase(java.util.Locale.ROOT));
+    paste.setMinWidth(USE_PREF_SIZE);
+    paste.setOnAction(e -> paste(Clipboard.getSystemClipboard().getString()));
+    depression =
+        new CommitField(
+            title(side) + " depression",
+            typed -> {
+              double at =
+                  Entry.parse(typed, Quantity.DEPRESSION, session.build().units(), Double.NaN);
+              put(s -> new FlowSheet(at, s.provenance(), s.rows()));
+            },
+            refusal);
+    depression.setPrefColumnCount(4);
+    var bench = new HBox(6, new Label("flowed at"), depression, unit, paste);
+    bench.setAlignment(Pos.CENTER_LEFT);
+    unit.getStyleClass().add("unit");
     var head = new HBox(6, mark, title, add, drop);
     head.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(head, grid, refusal);
+    getChildren().addAll(head, bench, grid, refusal);
     session.buildProperty().subscribe(b -> refresh());
   }
 
@@ -71,7 +93,9 @@ final class FlowTable extends VBox {
     shown = sheet;
     shownUnits = units;
     mark.show(sheet.provenance());
-    title.setText(side == Side.INTAKE ? "Intake flow" : "Exhaust flow");
+    title.setText(title(side));
+    depression.show(Quantity.DEPRESSION.number(sheet.depression(), units));
+    unit.setText(InputField.symbol(Quantity.DEPRESSION, units));
     grid.getChildren().clear();
     grid.addRow(
         0,
@@ -83,6 +107,29 @@ final class FlowTable extends VBox {
           cell(i, Quantity.LENGTH, sheet.rows().get(i).lift(), true),
           cell(i, Quantity.AIRFLOW, sheet.rows().get(i).flow(), false));
     }
+  }
+
+  private static String title(Side side) {
+    return side == Side.INTAKE ? "Intake flow" : "Exhaust flow";
+  }
+
+  /** Rows of lift and flow as a spreadsheet copies them, in the units shown. */
+  void paste(String text) {
+    edit(
+        s -> {
+          var units = session.build().units();
+          String rows = text == null ? "" : text.strip().replaceAll("[ \\t;]+", ",");
+          String table =
+              "lift_%s,flow_%s_at_%s_%s%n%s%n"
+                  .formatted(
+                      Quantity.LENGTH.unit(units).symbol(),
+                      Quantity.AIRFLOW.unit(units).symbol(),
+                      Quantity.DEPRESSION.number(s.depression(), units),
+                      Quantity.DEPRESSION.unit(units).symbol(),
+                      rows);
+          var read = FlowSheetCsv.read(table, Provenance.CARD);
+          return new FlowSheet(s.depression(), Provenance.CARD, read.rows());
+        });
   }
 
   private static Label head(String text) {
@@ -143,7 +190,7 @@ final class FlowTable extends VBox {
 
   private void put(UnaryOperator<FlowSheet> change) {
     session.edit(
-        side == Side.INTAKE ? "Intake flow" : "Exhaust flow",
+        title(side),
         b -> {
           var c = b.combination();
           String path = side == Side.INTAKE ? "heads.intakeFlow" : "heads.exhaustFlow";

@@ -1,4 +1,4 @@
-package grandbore.desktop.station;
+package grandbore.desktop.camshaft;
 
 import grandbore.book.LiftTableCsv;
 import grandbore.core.combination.LiftTable;

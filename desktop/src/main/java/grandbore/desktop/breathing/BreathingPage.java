@@ -1,24 +1,52 @@
-package grandbore.desktop.station;
+package grandbore.desktop.breathing;
 
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Nitrous;
+import grandbore.desktop.controls.ByCylinder;
 import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Views;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.PathDrawing;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
-import javafx.scene.control.Label;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 
 /** From the air to the tail: manifold, boost, nitrous, exhaust. */
-final class BreathingPage extends VBox {
-  BreathingPage(Session session, Look look) {
-    super(10);
-    getStyleClass().add("page");
+public final class BreathingPage {
+  private BreathingPage() {}
+
+  /**
+   * @param crank the crank cursor, degrees
+   * @param rpm the speed cursor, rev/min
+   */
+  public static Node make(
+      Session session,
+      CurveService curves,
+      DoubleProperty crank,
+      ReadOnlyDoubleProperty rpm,
+      Look look) {
+    var views =
+        new Views()
+            .with("Path", "breathing-path", path(session, look))
+            .with("Waves", "breathing-waves", new WavesView(session, look, crank, rpm))
+            .with("Tuning", "breathing-tuning", new TuningView(session, curves, look, rpm));
+    return Page.of(
+        "Breathing",
+        "From the air to the tail. Wave lengths follow from these lengths: change a runner and"
+            + " watch the torque move.",
+        views.buttons(),
+        views.shown());
+  }
+
+  private static Node path(Session session, Look look) {
     var boostCaution =
         Page.caution(
             "Boost and nitrous raise pressures and heat beyond what parts were made for, and a"
@@ -101,30 +129,20 @@ final class BreathingPage extends VBox {
             .with("exhaust.tailLength")
             .when(c -> c.exhaust().outlet() == Exhaust.Outlet.SYSTEM)
             .with("exhaust.silencerVolume", "exhaust.systemFlow");
-    var title = new Label("Breathing");
-    title.getStyleClass().add("page-title");
-    var hint =
-        new Label(
-            "From the air to the tail. Wave lengths follow from these lengths: change a runner and"
-                + " watch the torque move.");
-    hint.getStyleClass().add("soft");
-    hint.setWrapText(true);
-    getChildren()
-        .addAll(
-            title,
-            hint,
-            new PathDrawing(session, look),
-            intake,
-            new ByCylinder(
-                session,
-                "Runner longer or shorter, by cylinder",
-                "intake.runnerChanges",
-                ByCylinder.Kind.LENGTH),
-            Page.part("Boost and nitrous"),
-            boost,
-            boostCaution,
-            Page.part("Exhaust"),
-            exhaust);
+    return new VBox(
+        10,
+        new PathDrawing(session, look),
+        intake,
+        new ByCylinder(
+            session,
+            "Runner longer or shorter, by cylinder",
+            "intake.runnerChanges",
+            ByCylinder.Kind.LENGTH),
+        Page.part("Boost and nitrous"),
+        boost,
+        boostCaution,
+        Page.part("Exhaust"),
+        exhaust);
   }
 
   private static boolean pressed(Combination c) {

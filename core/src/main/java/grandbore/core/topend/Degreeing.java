@@ -1,0 +1,197 @@
+package grandbore.core.topend;
+
+import grandbore.core.build.Build;
+import grandbore.core.checks.Check;
+import grandbore.core.checks.Check.Verdict;
+import grandbore.core.checks.CheckList;
+import grandbore.core.combination.Cam;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Degreed;
+import grandbore.core.combination.Given;
+import grandbore.core.units.Quantity;
+import java.util.List;
+
+/** What a degree wheel's readings say: durations, centrelines, and how far to move the cam. */
+public final class Degreeing {
+  /** A wheel is read to half a degree. */
+  private static final double READ = Math.toRadians(1);
+
+  private static final double DURATION = Math.toRadians(2);
+  private static final double SLACK = Math.toRadians(0.5);
+
+  private final Cam cam;
+  private final Combination c;
+  private final Degreed d;
+  private final CheckList list;
+
+  private Degreeing(Build build) {
+    c = build.combination();
+    cam = c.cam();
+    d = c.degreed();
+    list = new CheckList(build.units());
+  }
+
+  /** All that the readings so far allow to be said. */
+  public static List<Check> of(Build build) {
+    var g = new Degreeing(build);
+    g.side(
+        "intake",
+        g.d.intakeOpens(),
+        g.d.intakeCloses(),
+        g.d.intakeRise(),
+        g.d.intakeFall(),
+        g.cam.intakeDuration().si(),
+        g.cam.intakeCentreline().si());
+    g.side(
+        "exhaust",
+        g.d.exhaustCloses(),
+        g.d.exhaustOpens(),
+        g.d.exhaustRise(),
+        g.d.exhaustFall(),
+        g.cam.exhaustDuration().si(),
+        g.cam.exhaustCentreline());
+    g.slack();
+    g.separation();
+    g.move();
+    return g.list.checks();
+  }
+
+  /** Intake centreline read, rad after top centre; not a number where it was not read. */
+  public static double intakeCentreline(Degreed d) {
+    return centreline(d.intakeOpens(), d.intakeCloses(), d.intakeRise(), d.intakeFall());
+  }
+
+  /** Exhaust centreline read, rad before top centre; not a number where it was not read. */
+  public static double exhaustCentreline(Degreed d) {
+    return centreline(d.exhaustCloses(), d.exhaustOpens(), d.exhaustRise(), d.exhaustFall());
+  }
+
+  /**
+   * By equal lifts about the nose where they were read, else by the events near and far from top.
+   */
+  private static double centreline(Given near, Given far, Given rise, Given fall) {
+    if (rise.isSaid() && fall.isSaid()) {
+      return 0.5 * (rise.si() + fall.si());
+    }
+    return near.isSaid() && far.isSaid() ? byEvents(near, far) : Double.NaN;
+  }
+
+  private static double byEvents(Given near, Given far) {
+    return 0.5 * (far.si() + Math.PI - near.si());
+  }
+
+  private String degrees(double rad) {
+    return list.show(Quantity.ANGLE, rad);
+  }
+
+  private void side(
+      String side, Given near, Given far, Given rise, Given fall, double duration, double card) {
+    boolean events = near.isSaid() && far.isSaid();
+    boolean lifts = rise.isSaid() && fall.isSaid();
+    if (events) {
+      double read = near.si() + far.si() + Math.PI;
+      boolean right = Math.abs(read - duration) <= DURATION;
+      list.add(
+          "degree_" + side + "_duration",
+          "Duration, " + side,
+          right ? Verdict.GOOD : Verdict.BAD,
+          "%s read, %s on the card%s"
+              .formatted(
+                  degrees(read),
+                  degrees(duration),
+                  right ? "" : ": another lobe, a worn one, lash, or not 0.050 in"),
+          "opens + closes + 180°; 2° is let pass (" + CheckList.PRACTICE + ")");
+    }
+    if (events && lifts) {
+      double a = byEvents(near, far);
+      double b = 0.5 * (rise.si() + fall.si());
+      boolean alike = Math.abs(a - b) <= READ;
+      list.add(
+          "degree_" + side + "_methods",
+          "Both ways of reading, " + side,
+          alike ? Verdict.GOOD : Verdict.BAD,
+          alike
+              ? "they agree on " + degrees(b)
+              : "%s by events, %s by equal lifts: read again, top centre first; a lobe may also be"
+                      .formatted(degrees(a), degrees(b))
+                  + " steeper on one side",
+          "(far event + 180° − near event)/2 against the middle of two equal lifts");
+    }
+    if (events || lifts) {
+      double read = centreline(near, far, rise, fall);
+      double off = read - card;
+      // Later after top is retarded for the intake; earlier before top is advanced for the exhaust.
+      boolean late = side.equals("intake") ? off > 0 : off < 0;
+      boolean right = Math.abs(off) <= READ;
+      list.add(
+          "degree_" + side + "_centreline",
+          "Centreline, " + side,
+          right ? Verdict.GOOD : Verdict.CLOSE,
+          "%s read, %s on the card: %s"
+              .formatted(
+                  degrees(read),
+                  degrees(card),
+                  right ? "right" : degrees(Math.abs(off)) + (late ? " late" : " early")),
+          lifts ? "the middle of two equal lifts" : "(far event + 180° − near event)/2");
+    }
+  }
+
+  private void slack() {
+    if (!d.intakeBack().isSaid() || !d.intakeOpens().isSaid()) {
+      return;
+    }
+    double slack = Math.abs(d.intakeBack().si() - d.intakeOpens().si());
+    list.add(
+        "degree_slack",
+        "Slack of the drive",
+        slack > SLACK ? Verdict.CLOSE : Verdict.GOOD,
+        slack > SLACK
+            ? "%s: read only while turning the engine its own way; after an overshoot go on two more"
+                    .formatted(degrees(slack))
+                + " turns"
+            : degrees(slack),
+        "the same opening read turning forward and turning back");
+  }
+
+  private void separation() {
+    double in = intakeCentreline(d);
+    double out = exhaustCentreline(d);
+    if (Double.isNaN(in) || Double.isNaN(out)) {
+      return;
+    }
+    double read = 0.5 * (in + out);
+    boolean right = Math.abs(read - cam.separation().si()) <= READ;
+    list.add(
+        "degree_separation",
+        "Separation",
+        right ? Verdict.GOOD : Verdict.BAD,
+        "%s read, %s on the card%s"
+            .formatted(
+                degrees(read),
+                degrees(cam.separation().si()),
+                right ? "" : ": it is ground in and no gear moves it"),
+        "(intake centreline + exhaust centreline)/2, in cam degrees");
+  }
+
+  private void move() {
+    double in = intakeCentreline(d);
+    if (Double.isNaN(in)) {
+      return;
+    }
+    double wanted = d.wanted().isSaid() ? d.wanted().si() : cam.intakeCentreline().si();
+    double off = in - wanted;
+    double step = c.gear().gearStep().si();
+    boolean right = Math.abs(off) <= 0.5 * step;
+    list.add(
+        "degree_move",
+        "Move the cam",
+        right ? Verdict.GOOD : Verdict.CLOSE,
+        right
+            ? "as near as this adjuster goes"
+            : "%s by %s at the crank, %.1f steps of the adjuster"
+                .formatted(
+                    off > 0 ? "advance" : "retard", degrees(Math.abs(off)), Math.abs(off) / step),
+        "intake centreline read − wanted = %s − %s; one step moves %s at the crank"
+            .formatted(degrees(in), degrees(wanted), degrees(step)));
+  }
+}

@@ -1,0 +1,106 @@
+package grandbore.desktop.breathing;
+
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.FigureRows;
+import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.results.Line;
+import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.scene.layout.VBox;
+
+/** Harmonic bands over the simulated filling, and what the carburettor costs. */
+final class TuningView extends VBox {
+  private final Session session;
+  private final CurveService curves;
+  private final ReadOnlyDoubleProperty rpm;
+  private final PlotPane filling;
+  private final PlotPane loss;
+
+  TuningView(Session session, CurveService curves, Look look, ReadOnlyDoubleProperty rpm) {
+    super(10);
+    this.session = session;
+    this.curves = curves;
+    this.rpm = rpm;
+    filling =
+        new PlotPane(
+            look, "plot-harmonics", "Filling; shaded where the rule has the harmonics", "%.1f");
+    loss = new PlotPane(look, "plot-meter", "Pressure lost before the plenum", "%.2f");
+    getChildren()
+        .addAll(
+            filling,
+            new FigureRows(
+                session,
+                "intake_path",
+                "path_wanted",
+                "third_harmonic_from",
+                "third_harmonic_to",
+                "second_harmonic_from",
+                "second_harmonic_to"),
+            new InputGrid(session)
+                .with(
+                    "intake.runnerLength",
+                    "heads.intakePortLength",
+                    "intake.meterFlow",
+                    "intake.ratingDepression"),
+            loss,
+            Page.hint(
+                "The bands are a rule of thumb; the line is the wave model with its ends, sections"
+                    + " and temperatures. A good engine can pull more than a carburettor's rating,"
+                    + " at more than its depression."));
+    curves.stateProperty().subscribe(s -> draw());
+    session.buildProperty().subscribe(b -> draw());
+    rpm.subscribe(
+        r -> {
+          filling.point(r.doubleValue());
+          loss.point(r.doubleValue());
+        });
+  }
+
+  private double figure(String name) {
+    return session.figures().stream()
+        .filter(f -> f.name().equals(name))
+        .mapToDouble(f -> Measure.RPM.fromSi(f.si()))
+        .findFirst()
+        .orElse(Double.NaN);
+  }
+
+  private void draw() {
+    var curve = curves.stateProperty().get().curve();
+    if (curve == null) {
+      return;
+    }
+    var points = curve.points().stream().filter(CurvePoint::converged).toList();
+    filling.show(
+        "rpm",
+        "percent",
+        List.of(line("volumetric efficiency", points, p -> 100 * p.volumetricEfficiency())),
+        figure("third_harmonic_from"),
+        figure("third_harmonic_to"),
+        figure("second_harmonic_from"),
+        figure("second_harmonic_to"));
+    double outside = session.build().combination().weather().pressure().si();
+    var unit = Quantity.PRESSURE.unit(session.build().units());
+    loss.show(
+        "rpm",
+        unit.symbol() + ", above the air's where negative",
+        List.of(line("air less plenum", points, p -> unit.fromSi(outside - p.plenumPressure()))));
+    filling.point(rpm.get());
+    loss.point(rpm.get());
+  }
+
+  private static Line line(
+      String name, List<CurvePoint> points, ToDoubleFunction<CurvePoint> value) {
+    return new Line(
+        name,
+        points.stream().mapToDouble(CurvePoint::rpm).toArray(),
+        points.stream().mapToDouble(value).toArray());
+  }
+}

@@ -1,0 +1,205 @@
+package grandbore.desktop.breathing;
+
+import grandbore.core.prediction.Trace;
+import grandbore.core.prediction.Trace.Kind;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.results.Asking;
+import grandbore.desktop.results.Line;
+import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.results.ResultService;
+import grandbore.desktop.results.Shown;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import java.util.Locale;
+import javafx.animation.KeyFrame;
+import javafx.animation.Timeline;
+import javafx.beans.property.DoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+
+/** Pressure along intake and exhaust at the crank cursor, stepped or running. */
+final class WavesView extends VBox {
+  private static final Duration FRAME = Duration.millis(50);
+  private static final double STEP = 4;
+
+  private final Session session;
+  private final DoubleProperty crank;
+  private final ReadOnlyDoubleProperty rpm;
+  private final PlotPane intake;
+  private final PlotPane exhaust;
+  private final PlotPane valves;
+  private final Label status = new Label();
+  private final Button play = new Button("Run");
+  private final Timeline running = new Timeline();
+  private final ResultService service = new ResultService(status::setText);
+  private final Asking asking;
+  private Trace trace;
+
+  WavesView(Session session, Look look, DoubleProperty crank, ReadOnlyDoubleProperty rpm) {
+    super(10);
+    this.session = session;
+    this.crank = crank;
+    this.rpm = rpm;
+    intake = new PlotPane(look, "plot-intake-wave", "Intake, from the plenum to the valve", "%.1f");
+    exhaust =
+        new PlotPane(look, "plot-exhaust-wave", "Exhaust, from the valve to the merge", "%.1f");
+    valves = new PlotPane(look, "plot-wave-valves", "At the valves", "%.1f");
+    status.setId("waves-status");
+    status.setWrapText(true);
+    status.getStyleClass().add("soft");
+    var slider = new Slider(0, 720, crank.get());
+    slider.setId("wave-cursor");
+    slider.setAccessibleText("crank cursor");
+    slider.valueProperty().bindBidirectional(crank);
+    HBox.setHgrow(slider, Priority.ALWAYS);
+    play.setId("run-waves");
+    play.setMinWidth(60);
+    play.setOnAction(e -> run());
+    running.getKeyFrames().add(new KeyFrame(FRAME, e -> crank.set((crank.get() + STEP) % 720)));
+    running.setCycleCount(Timeline.INDEFINITE);
+    var at = new Label();
+    at.getStyleClass().add("unit");
+    at.setMinWidth(40);
+    crank.subscribe(a -> at.setText("%.0f°".formatted(a.doubleValue())));
+    var line = new HBox(8, play, slider, at);
+    line.setAlignment(Pos.CENTER_LEFT);
+    getChildren()
+        .addAll(
+            line,
+            status,
+            intake,
+            exhaust,
+            valves,
+            Page.hint(
+                "The full line is the pressure now, the others the highest and lowest of the cycle."
+                    + " Look for the suction that reaches the exhaust valve while both are open,"
+                    + " and for the pressure that arrives at the intake valve before it shuts."));
+    crank.subscribe(a -> draw());
+    sceneProperty().subscribe(s -> stopUnseen());
+    parentProperty().subscribe(p -> stopUnseen());
+    asking =
+        new Asking(this, this::solve)
+            .when(session.buildProperty(), session.readingsProperty(), rpm);
+  }
+
+  private void stopUnseen() {
+    if (getScene() == null || getParent() == null) {
+      running.stop();
+      play.setText("Run");
+    }
+  }
+
+  private void run() {
+    if (running.getStatus() == javafx.animation.Animation.Status.RUNNING) {
+      running.stop();
+      play.setText("Run");
+    } else {
+      running.play();
+      play.setText("Stop");
+    }
+  }
+
+  private void solve() {
+    double at = Math.rint(rpm.get() / 50) * 50;
+    if (!asking.isNew(session.engine(), at, session.build().units())) {
+      return;
+    }
+    status.setText(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));
+    service.trace(
+        session.engine(),
+        at,
+        t -> {
+          trace = t;
+          status.setText(
+              t.point().converged()
+                  ? String.format(Locale.US, "Cylinder 1 at %,.0f rpm, every cylinder solved.", at)
+                  : "✕ This speed did not settle: " + t.point().note());
+          traces();
+          draw();
+        });
+  }
+
+  private void traces() {
+    var p = new Shown(session.build().units()).pressure();
+    var shown = new Shown(session.build().units());
+    var angles = shown.in(Measure.DEGREES, trace.angles());
+    valves.show(
+        "crank °, firing top centre 0",
+        p.symbol() + " absolute",
+        List.of(
+            new Line("intake", angles, shown.in(p, trace.of(Kind.INTAKE_PRESSURE))),
+            new Line("exhaust", angles, shown.in(p, trace.of(Kind.EXHAUST_PRESSURE)))),
+        overlap());
+  }
+
+  private double[] overlap() {
+    double from = Double.NaN;
+    double to = Double.NaN;
+    var in = trace.of(Kind.INTAKE_LIFT);
+    var out = trace.of(Kind.EXHAUST_LIFT);
+    for (int i = 0; i < in.length; i++) {
+      if (in[i] > 0 && out[i] > 0) {
+        from = Double.isNaN(from) ? Math.toDegrees(trace.angles()[i]) : from;
+        to = Math.toDegrees(trace.angles()[i]);
+      }
+    }
+    return Double.isNaN(from) ? new double[0] : new double[] {from, to};
+  }
+
+  private void draw() {
+    if (trace == null || getScene() == null) {
+      return;
+    }
+    var c = session.engine().combination();
+    along(
+        intake,
+        trace.intakeWave(),
+        c.intake().runnerLength().si() + c.heads().intakePortLength().si(),
+        "from the plenum");
+    along(
+        exhaust,
+        trace.exhaustWave(),
+        c.heads().exhaustPortLength().si() + c.exhaust().primaryLength().si(),
+        "from the valve");
+    valves.point(crank.get());
+  }
+
+  private void along(PlotPane plot, double[][] wave, double length, String from) {
+    var units = session.build().units();
+    var p = new Shown(units).pressure();
+    var unit = Quantity.LENGTH.unit(units);
+    int row = 0;
+    double at = Math.toRadians(crank.get());
+    for (int i = 0; i < wave.length; i++) {
+      row = Math.abs(trace.angles()[i] - at) < Math.abs(trace.angles()[row] - at) ? i : row;
+    }
+    int n = wave[0].length;
+    var x = new double[n];
+    var now = new double[n];
+    var high = new double[n];
+    var low = new double[n];
+    for (int k = 0; k < n; k++) {
+      x[k] = unit.fromSi(length * (k + 0.5) / n);
+      now[k] = p.fromSi(wave[row][k]);
+      low[k] = Double.MAX_VALUE;
+      for (var w : wave) {
+        high[k] = Math.max(high[k], p.fromSi(w[k]));
+        low[k] = Math.min(low[k], p.fromSi(w[k]));
+      }
+    }
+    plot.show(
+        unit.symbol() + " " + from,
+        p.symbol() + " absolute",
+        List.of(new Line("now", x, now), new Line("highest", x, high), new Line("lowest", x, low)));
+  }
+}

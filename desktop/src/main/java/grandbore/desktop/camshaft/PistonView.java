@@ -1,0 +1,121 @@
+package grandbore.desktop.camshaft;
+
+import grandbore.core.combination.Given;
+import grandbore.core.combination.Provenance;
+import grandbore.core.topend.ValveGear;
+import grandbore.core.units.Quantity;
+import grandbore.core.valvetrain.PistonToValve;
+import grandbore.desktop.controls.CheckRows;
+import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.results.Line;
+import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/**
+ * Piston to valve through the overlap, from sizes or from what clay and checking springs showed.
+ */
+final class PistonView extends VBox {
+  private static final int ROWS = 150;
+  private static final double REACH = 75;
+
+  private final Session session;
+  private final PlotPane plot;
+  private final CheckRows checks = new CheckRows();
+  private final Button intake = new Button("Set intake by the reading");
+  private final Button exhaust = new Button("Set exhaust by the reading");
+
+  PistonView(Session session, Look look, ReadOnlyDoubleProperty crank) {
+    super(10);
+    this.session = session;
+    plot = new PlotPane(look, "plot-piston-valve", "Clearance along the stem", "%.4f");
+    intake.setId("set-intake-read");
+    exhaust.setId("set-exhaust-read");
+    intake.setOnAction(e -> set(true));
+    exhaust.setOnAction(e -> set(false));
+    getChildren()
+        .addAll(
+            plot,
+            checks,
+            new InputGrid(session)
+                .with(
+                    "heads.intakeRecess",
+                    "heads.exhaustRecess",
+                    "squeeze.intakePocket",
+                    "squeeze.exhaustPocket",
+                    "heads.intakeAngle",
+                    "heads.exhaustAngle",
+                    "gear.intakePocketWidth",
+                    "gear.exhaustPocketWidth",
+                    "gear.pocketOff"),
+            Page.part("Measured with clay or a checking spring, at the timing that stands"),
+            new InputGrid(session).with("worksheet.intakeRead", "worksheet.exhaustRead"),
+            new HBox(8, intake, exhaust),
+            Page.hint(
+                "A reading sets how far the shut valve stands above the deck; from then on every"
+                    + " change of timing, rocker, mill, deck, gasket or rod moves the clearance"
+                    + " from what was measured. It is worst near 10° before top for the exhaust and"
+                    + " 10° after for the intake (common practice)."));
+    session.buildProperty().subscribe(b -> refresh());
+    session.readingsProperty().subscribe(r -> refresh());
+    crank.subscribe(
+        a -> {
+          double after = a.doubleValue() - 360;
+          if (Math.abs(after) <= REACH) {
+            plot.point(after);
+          }
+        });
+  }
+
+  private void refresh() {
+    var build = session.build();
+    var c = session.engine().combination();
+    checks.show(ValveGear.pistonToValve(build.with(c)));
+    var unit = Quantity.CLEARANCE.unit(build.units());
+    var x = new double[ROWS + 1];
+    var in = new double[ROWS + 1];
+    var out = new double[ROWS + 1];
+    boolean knowsIn = c.heads().intakeRecess().isSaid();
+    boolean knowsOut = c.heads().exhaustRecess().isSaid();
+    var first = PistonToValve.intake(c);
+    var second = PistonToValve.exhaust(c);
+    for (int i = 0; i <= ROWS; i++) {
+      x[i] = -REACH + i;
+      double a = Math.toRadians(x[i]);
+      in[i] = knowsIn ? unit.fromSi(first.at(a)) : Double.NaN;
+      out[i] = knowsOut ? unit.fromSi(second.at(a)) : Double.NaN;
+    }
+    plot.show(
+        "crank ° after top, overlap",
+        unit.symbol(),
+        List.of(new Line("intake", x, in), new Line("exhaust", x, out)));
+    intake.setDisable(!c.worksheet().intakeRead().isSaid());
+    exhaust.setDisable(!c.worksheet().exhaustRead().isSaid());
+  }
+
+  private void set(boolean in) {
+    var c = session.engine().combination();
+    Given recess = in ? c.heads().intakeRecess() : c.heads().exhaustRecess();
+    var geometry = in ? PistonToValve.intake(c) : PistonToValve.exhaust(c);
+    double read = (in ? c.worksheet().intakeRead() : c.worksheet().exhaustRead()).si();
+    double now = geometry.recessFor(recess.si(), read);
+    try {
+      session.edit(
+          in ? "Intake clearance read" : "Exhaust clearance read",
+          b ->
+              b.with(
+                  b.combination()
+                      .with(
+                          in ? "heads.intakeRecess" : "heads.exhaustRecess",
+                          recess.with(now, Provenance.MEASURED))));
+    } catch (IllegalArgumentException e) {
+      session.refuse(e.getMessage());
+    }
+  }
+}

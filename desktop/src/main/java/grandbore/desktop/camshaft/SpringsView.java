@@ -1,0 +1,41 @@
+package grandbore.desktop.camshaft;
+
+import grandbore.core.topend.ValveGear;
+import grandbore.desktop.controls.CheckRows;
+import grandbore.desktop.controls.FigureRows;
+import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.session.Session;
+import javafx.scene.layout.VBox;
+
+/** Springs, retainers and moving masses, and how far the valves follow. */
+final class SpringsView extends VBox {
+  SpringsView(Session session) {
+    super(10);
+    var checks = new CheckRows();
+    session.buildProperty().subscribe(b -> checks.show(ValveGear.springs(b)));
+    getChildren()
+        .addAll(
+            new InputGrid(session)
+                .with(
+                    "valveTrain.springSeat",
+                    "valveTrain.springRate",
+                    "gear.installedHeight",
+                    "gear.coilBind",
+                    "gear.retainerRoom",
+                    "valveTrain.stiffness",
+                    "valveTrain.intakeMass",
+                    "valveTrain.exhaustMass"),
+            new FigureRows(session, "intake_lift", "exhaust_lift", "spring_open"),
+            checks,
+            Page.part("What would cure a float"),
+            new InputGrid(session).with("worksheet.shim", "worksheet.lighter"),
+            Page.hint(
+                "A spring's two coils count as one: their forces and rates together. Moving mass is"
+                    + " valve, retainer and locks, a third of the spring, and the train brought to"
+                    + " the valve by the rocker's ratio squared. The outer coil's damper is in the"
+                    + " model's damping."),
+            Page.caution(
+                "A compressed valve spring can throw parts: use its maker's tool, eyes covered."));
+  }
+}
