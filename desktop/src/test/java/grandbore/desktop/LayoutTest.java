@@ -108,11 +108,11 @@ class LayoutTest extends BenchTest {
     }
   }
 
-  private void everyStation(String where) {
+  private void everyStation(String where, boolean withViews) {
     for (var station : Station.values()) {
       choose(station);
       isReadable(where + " " + station);
-      for (var id : views()) {
+      for (var id : withViews ? views() : List.<String>of()) {
         view(id);
         robot.interact(() -> bench.scene().getRoot().layout());
         WaitForAsyncUtils.waitForFxEvents();
@@ -130,11 +130,11 @@ class LayoutTest extends BenchTest {
   @Test
   void everythingIsReadableAtBothSizesAndInBothUnits() {
     at(1280, 800);
-    everyStation("1280×800 US");
+    everyStation("1280×800 US", true);
     robot.interact(() -> bench.session().edit("Units", b -> b.with(UnitSystem.METRIC)));
-    everyStation("1280×800 metric");
+    everyStation("1280×800 metric", false);
     at(1100, 700);
-    everyStation("1100×700 metric");
+    everyStation("1100×700 metric", true);
   }
 
   /** With everything fitted that brings inputs of its own, and with every kind of boost. */
@@ -143,7 +143,7 @@ class LayoutTest extends BenchTest {
     at(1280, 800);
     for (var boost : Boost.Kind.values()) {
       fitEverything(boost);
-      everyStation("1280×800 all fitted, " + boost);
+      everyStation("1280×800 all fitted, " + boost, boost == Boost.Kind.TURBOCHARGER);
     }
     for (var arrangement : List.of(Arrangement.SINGLE, Arrangement.VEE_6_ODD, Arrangement.VEE_12)) {
       robot.interact(

@@ -11,6 +11,7 @@ import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.session.Session;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -57,6 +58,7 @@ final class TuningView extends VBox {
                     + " at more than its depression."));
     curves.stateProperty().subscribe(s -> draw());
     session.buildProperty().subscribe(b -> draw());
+    curves.overProperty().subscribe(o -> draw());
     rpm.subscribe(
         r -> {
           filling.point(r.doubleValue());
@@ -78,10 +80,17 @@ final class TuningView extends VBox {
       return;
     }
     var points = curve.points().stream().filter(CurvePoint::converged).toList();
+    var lines = new ArrayList<Line>();
+    lines.add(line("volumetric efficiency", points, p -> 100 * p.volumetricEfficiency()));
+    var over = curves.overProperty().get();
+    if (over != null) {
+      var settled = over.points().stream().filter(CurvePoint::converged).toList();
+      lines.add(line("laid over", settled, p -> 100 * p.volumetricEfficiency()));
+    }
     filling.show(
         "rpm",
         "percent",
-        List.of(line("volumetric efficiency", points, p -> 100 * p.volumetricEfficiency())),
+        lines,
         figure("third_harmonic_from"),
         figure("third_harmonic_to"),
         figure("second_harmonic_from"),

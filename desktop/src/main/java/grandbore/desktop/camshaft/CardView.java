@@ -46,7 +46,7 @@ final class CardView extends VBox {
       grid.add(new InputField(session, "card.intake" + ROWS[i][1]), 1, i + 1);
       grid.add(new InputField(session, "card.exhaust" + ROWS[i][1]), 2, i + 1);
     }
-    label(grid, 0, ROWS.length + 1, "separation; advance ground in", "input-label");
+    label(grid, 0, ROWS.length + 1, "separation; advance", "input-label");
     grid.add(new InputField(session, "card.separation"), 1, ROWS.length + 1);
     grid.add(new InputField(session, "card.advance"), 2, ROWS.length + 1);
     comes.setId("card-comes");

@@ -3,6 +3,7 @@ package grandbore.desktop.camshaft;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
 import grandbore.core.topend.ValveGear;
+import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.valvetrain.PistonToValve;
 import grandbore.desktop.controls.CheckRows;
@@ -12,7 +13,7 @@ import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.session.Session;
-import java.util.List;
+import java.util.ArrayList;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
@@ -63,6 +64,7 @@ final class PistonView extends VBox {
                     + " from what was measured. It is worst near 10° before top for the exhaust and"
                     + " 10° after for the intake (common practice)."));
     session.buildProperty().subscribe(b -> refresh());
+    session.overProperty().subscribe(o -> refresh());
     session.readingsProperty().subscribe(r -> refresh());
     crank.subscribe(
         a -> {
@@ -91,12 +93,26 @@ final class PistonView extends VBox {
       in[i] = knowsIn ? unit.fromSi(first.at(a)) : Double.NaN;
       out[i] = knowsOut ? unit.fromSi(second.at(a)) : Double.NaN;
     }
-    plot.show(
-        "crank ° after top, overlap",
-        unit.symbol(),
-        List.of(new Line("intake", x, in), new Line("exhaust", x, out)));
+    var lines = new ArrayList<Line>();
+    lines.add(new Line("intake", x, in));
+    lines.add(new Line("exhaust", x, out));
+    var over = session.overProperty().get();
+    if (over != null) {
+      var other = over.engine().combination();
+      lines.add(laid("intake, laid over", x, PistonToValve.intake(other), unit));
+      lines.add(laid("exhaust, laid over", x, PistonToValve.exhaust(other), unit));
+    }
+    plot.show("crank ° after top, overlap", unit.symbol(), lines);
     intake.setDisable(!c.worksheet().intakeRead().isSaid());
     exhaust.setDisable(!c.worksheet().exhaustRead().isSaid());
+  }
+
+  private static Line laid(String name, double[] x, PistonToValve geometry, Measure unit) {
+    var y = new double[x.length];
+    for (int i = 0; i < x.length; i++) {
+      y[i] = unit.fromSi(geometry.at(Math.toRadians(x[i])));
+    }
+    return new Line(name, x, y);
   }
 
   private void set(boolean in) {

@@ -138,6 +138,12 @@ public final class BalanceDrawing extends Drawing {
       return;
     }
     double scale = r / top;
+    var over = session().overProperty().get();
+    if (over != null) {
+      var other = new Balance(over.engine().combination());
+      way(pen, palette.soft(), a -> other.primary(a, speed), x, y, cx, cy, scale, angle, 2, 3);
+      way(pen, palette.soft(), a -> other.secondary(a, speed), x, y, cx, cy, scale, angle, 2, 3);
+    }
     way(pen, palette.dye(), a -> balance.primary(a, speed), x, y, cx, cy, scale, angle);
     way(pen, palette.power(), a -> balance.secondary(a, speed), x, y, cx, cy, scale, angle, 5, 4);
     pen.text(

@@ -7,6 +7,7 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.session.Session;
+import java.util.List;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
@@ -63,6 +64,15 @@ public final class FlowDrawing extends Drawing {
         TextAlignment.RIGHT,
         LEFT + w,
         height - 8);
+    var over = session().overProperty().get();
+    if (over != null) {
+      var heads = over.engine().combination().heads();
+      for (var sheet : List.of(heads.intakeFlow(), heads.exhaustFlow())) {
+        other(pen, palette.soft(), sheet, c.heads().intakeFlow(), mostLift, mostFlow, w, h);
+      }
+      pen.text(
+          "dotted: " + over.build().name(), palette.soft(), TextAlignment.LEFT, LEFT, height - 8);
+    }
     port(
         pen,
         palette.power(),
@@ -89,6 +99,29 @@ public final class FlowDrawing extends Drawing {
         mostFlow,
         w,
         h);
+  }
+
+  /** A port of the build laid over, at this sheet's depression. */
+  private static void other(
+      Pen pen,
+      Color color,
+      FlowSheet sheet,
+      FlowSheet like,
+      double mostLift,
+      double mostFlow,
+      double w,
+      double h) {
+    var curve = new FlowCurve(sheet);
+    double end = Math.min(mostLift, last(sheet).lift());
+    int n = 60;
+    var x = new double[n + 1];
+    var y = new double[n + 1];
+    for (int i = 0; i <= n; i++) {
+      double l = end * i / n;
+      x[i] = LEFT + w * l / mostLift;
+      y[i] = TOP + h * (1 - Math.min(1, curve.flow(l, like.depression()) / mostFlow));
+    }
+    pen.curve(color, 1.4, x, y, 2, 3);
   }
 
   /** What valves of this size would pass without any loss, as far as the page goes. */

@@ -56,6 +56,18 @@ public final class LiftDrawing extends Drawing {
           x,
           height - 12);
     }
+    var over = session().overProperty().get();
+    if (over != null) {
+      var other = over.engine().combination();
+      plot(pen, palette.soft(), ValveMotion.exhaust(other).still(), most, w, h, 2, 3);
+      plot(pen, palette.soft(), ValveMotion.intake(other).still(), most, w, h, 2, 3);
+      pen.text(
+          "dotted: " + over.build().name(),
+          palette.soft(),
+          TextAlignment.RIGHT,
+          width - 8,
+          height - 12);
+    }
     plot(pen, palette.power(), exhaust, most, w, h, 7, 4);
     plot(pen, palette.dye(), intake, most, w, h);
     pen.text(
