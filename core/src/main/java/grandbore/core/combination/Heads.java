@@ -95,6 +95,15 @@ public record Heads(
             optional = true,
             why = "it is the shut valve's lowest edge above the head's face")
         Given exhaustRecess,
+    @Spec(
+            label = "Plug off the middle",
+            quantity = LENGTH,
+            min = 0.0005,
+            max = 0.080,
+            usual = 0,
+            optional = true,
+            why = "it is measured from the bore's axis to the plug's gap")
+        Given plugOffset,
     FlowSheet intakeFlow,
     FlowSheet exhaustFlow,
     List<Double> intakeShares,
@@ -112,7 +121,8 @@ public record Heads(
         intakeAngle,
         exhaustAngle,
         intakeRecess,
-        exhaustRecess);
+        exhaustRecess,
+        plugOffset);
     intakeShares = shares("intakeShares", intakeShares);
     exhaustShares = shares("exhaustShares", exhaustShares);
     count("intakeValves", intakeValves);

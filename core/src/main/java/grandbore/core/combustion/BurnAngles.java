@@ -26,9 +26,17 @@ public record BurnAngles(double bore, double flamePath, FuelKind fuel, double la
   private static final double ANCHOR_LAMBDA = 0.88;
   private static final double CENTRAL_PLUG = 0.8;
 
-  /** The path for a head of so many valves in each cylinder. */
+  /** Plug off the bore's middle, as a share of the bore, in a usual two-valve chamber. */
+  private static final double USUAL_PLUG = 0.25;
+
+  /** The path for a head of so many valves in each cylinder, its plug where it usually is. */
   public static double flamePathFor(int valves) {
     return valves >= 4 ? CENTRAL_PLUG : 1;
+  }
+
+  /** The path from a plug so far off the bore's middle to the farthest wall (geometry). */
+  public static double flamePathFrom(double offset, double bore) {
+    return (0.5 + offset / bore) / (0.5 + USUAL_PLUG);
   }
 
   /**

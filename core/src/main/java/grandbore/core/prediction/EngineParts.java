@@ -142,7 +142,9 @@ final class EngineParts {
         new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
         new BurnAngles(
             b.bore().si(),
-            BurnAngles.flamePathFor(valves),
+            c.heads().plugOffset().isSaid()
+                ? BurnAngles.flamePathFrom(c.heads().plugOffset().si(), c.bottomEnd().bore().si())
+                : BurnAngles.flamePathFor(valves),
             c.mixture().fuel(),
             c.mixture().lambda().si()),
         heat(b.bore().si()),

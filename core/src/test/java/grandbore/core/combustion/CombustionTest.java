@@ -69,6 +69,10 @@ class CombustionTest {
     assertThat(lean.at(8, 0.0105, 680, 1.3e6, 0.06).rapid()).isGreaterThan(slow.rapid());
     var central = new BurnAngles(0.1, BurnAngles.flamePathFor(4), FuelKind.PUMP_93, 0.88);
     assertThat(central.at(8, 0.0105, 680, 1.3e6, 0.06).rapid()).isLessThan(slow.rapid());
+    // A plug farther off the middle has the farther wall to reach.
+    assertThat(BurnAngles.flamePathFrom(0.025, 0.1)).isEqualTo(1);
+    assertThat(BurnAngles.flamePathFrom(0.04, 0.1)).isGreaterThan(1);
+    assertThat(BurnAngles.flamePathFrom(0.001, 0.1)).isLessThan(BurnAngles.flamePathFor(4));
     var bigger = new BurnAngles(0.12, 1, FuelKind.PUMP_93, 0.88);
     assertThat(bigger.at(8, 0.0105, 680, 1.3e6, 0.06).rapid()).isGreaterThan(slow.rapid());
   }

@@ -24,6 +24,7 @@ final class TuningView extends VBox {
   private final ReadOnlyDoubleProperty rpm;
   private final PlotPane filling;
   private final PlotPane loss;
+  private final PlotPane compressor;
 
   TuningView(Session session, CurveService curves, Look look, ReadOnlyDoubleProperty rpm) {
     super(10);
@@ -34,6 +35,8 @@ final class TuningView extends VBox {
         new PlotPane(
             look, "plot-harmonics", "Filling; shaded where the rule has the harmonics", "%.1f");
     loss = new PlotPane(look, "plot-meter", "Pressure lost before the plenum", "%.2f");
+    compressor =
+        new PlotPane(look, "plot-compressor", "The engine's line on a compressor map", "%.2f");
     getChildren()
         .addAll(
             filling,
@@ -52,6 +55,7 @@ final class TuningView extends VBox {
                     "intake.meterFlow",
                     "intake.ratingDepression"),
             loss,
+            compressor,
             Page.hint(
                 "The bands are a rule of thumb; the line is the wave model with its ends, sections"
                     + " and temperatures. A good engine can pull more than a carburettor's rating,"
@@ -103,6 +107,26 @@ final class TuningView extends VBox {
         List.of(line("air less plenum", points, p -> unit.fromSi(outside - p.plenumPressure()))));
     filling.point(rpm.get());
     loss.point(rpm.get());
+    compressor(points, outside);
+  }
+
+  /** Pressure ratio over air flow: lay it over the map that the compressor's maker states. */
+  private void compressor(List<CurvePoint> points, double outside) {
+    var boost = session.build().combination().boost();
+    compressor.setVisible(boost.isFitted());
+    compressor.setManaged(boost.isFitted());
+    if (!boost.isFitted()) {
+      return;
+    }
+    var unit = Quantity.MASS_FLOW.unit(session.build().units());
+    compressor.show(
+        "air flow, " + unit.symbol(),
+        "pressure ratio, plenum over outside",
+        List.of(
+            new Line(
+                "by rising speed",
+                points.stream().mapToDouble(p -> unit.fromSi(p.airFlow())).toArray(),
+                points.stream().mapToDouble(p -> p.plenumPressure() / outside).toArray())));
   }
 
   private static Line line(

@@ -23,7 +23,7 @@ public final class CamPage {
             .with("Separation", "cam-separation", new SeparationView(session, look))
             .with("Degreeing", "cam-degreeing", new DegreeView(session))
             .with("Springs", "cam-springs", new SpringsView(session))
-            .with("Piston to valve", "cam-piston", new PistonView(session, look, crank))
+            .with("To piston", "cam-piston", new PistonView(session, look, crank))
             .with("Motion", "cam-motion", new LobeMotionView(session, look));
     return Page.of(
         "Cam and valves",

@@ -248,8 +248,8 @@ public final class EventsDrawing extends Drawing {
           "%s %.1f°".formatted(name, Math.toDegrees(degrees)),
           color,
           s > 0 ? TextAlignment.LEFT : TextAlignment.RIGHT,
-          cx + (RING - 6) * s + (s > 0 ? 14 : -14),
-          cy - (RING - 14) * c);
+          cx + (RING - 6) * s + (s > 0 ? 4 : -4),
+          cy - (RING - 32) * c);
       return;
     }
     pen.text(

@@ -53,7 +53,8 @@ public final class HeadsPage {
                 "heads.intakePortLength",
                 "heads.exhaustPortLength",
                 "heads.intakePortVolume",
-                "heads.exhaustPortVolume"));
+                "heads.exhaustPortVolume",
+                "heads.plugOffset"));
   }
 
   private static Node ports(Session session) {

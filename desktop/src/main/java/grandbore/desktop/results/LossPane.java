@@ -13,13 +13,13 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
 /** The loss account: what each loss costs, by speed, from runs without it. */
-final class LossPane extends VBox {
+public final class LossPane extends VBox {
   private static final int DRAWN = 5;
 
   private final PlotPane plot;
   private final GridPane table = new GridPane();
 
-  LossPane(Look look) {
+  public LossPane(Look look) {
     super(10);
     plot = new PlotPane(look, "plot-losses", "Torque each loss costs, taken away alone", "%.1f");
     table.getStyleClass().add("result-grid");
@@ -27,7 +27,7 @@ final class LossPane extends VBox {
     getChildren().addAll(plot, table);
   }
 
-  void show(LossAccount account, double rpm, Shown shown) {
+  public void show(LossAccount account, double rpm, Shown shown) {
     var unit = shown.torque();
     var x = account.base().points().stream().mapToDouble(p -> p.rpm()).toArray();
     var lines =

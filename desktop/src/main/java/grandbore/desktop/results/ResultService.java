@@ -42,7 +42,7 @@ public final class ResultService {
     run(stop -> predictor.trace(engine, rpm, stop), then);
   }
 
-  void losses(
+  public void losses(
       BuiltEngine engine,
       List<Double> speeds,
       Consumer<Relief> progress,
