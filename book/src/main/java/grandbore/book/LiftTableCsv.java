@@ -4,6 +4,7 @@ import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
 import java.io.IOException;
 import java.io.StringReader;
 import java.util.ArrayList;
@@ -16,6 +17,19 @@ public final class LiftTableCsv {
   private static final Pattern LIFT = Pattern.compile("lift_(\\w+)");
 
   private LiftTableCsv() {}
+
+  /** A table of angles and tappet lifts in a system's units. */
+  public static String write(LiftTable table, UnitSystem units) {
+    var lift = Quantity.LENGTH.unit(units);
+    var out = new StringBuilder("angle_deg,lift_" + lift.symbol() + "\n");
+    for (var row : table.rows()) {
+      out.append(CombinationJson.tidy(Math.toDegrees(row.angle())))
+          .append(',')
+          .append(CombinationJson.tidy(lift.fromSi(row.lift())))
+          .append('\n');
+    }
+    return out.toString();
+  }
 
   /**
    * Reads a table.

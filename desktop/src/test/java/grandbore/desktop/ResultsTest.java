@@ -182,6 +182,11 @@ class ResultsTest extends BenchTest {
     assertThat(bench.session().build().combination().cam().intakeTable().rows()).hasSize(25);
     assertThat(robot.lookup(".soft").queryAllAs(Label.class))
         .anySatisfy(l -> assertThat(l.getText()).isEqualTo("Intake lobe: measured, 25 rows"));
+    var back = folder.resolve("back.csv");
+    robot.interact(() -> tables.sendOut("cam.intakeTable", back));
+    var again = grandbore.book.LiftTableCsv.read(Files.readString(back));
+    assertThat(again.peak()).isBetween(10.05e-3, 10.15e-3);
+    assertThat(again.rows()).hasSizeGreaterThan(100);
     Files.writeString(file, table.toString().replace("0,", "x,"));
     robot.interact(() -> tables.bringIn("Intake lobe", "cam.intakeTable", file));
     assertThat(robot.lookup(".refusal").queryAllAs(Label.class))

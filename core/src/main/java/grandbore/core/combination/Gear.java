@@ -3,6 +3,7 @@ package grandbore.core.combination;
 import static grandbore.core.units.Quantity.ANGLE;
 import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
+import static grandbore.core.units.Quantity.MASS;
 
 /**
  * Springs, rockers and pockets as they are measured at the head.
@@ -121,7 +122,61 @@ public record Gear(
             max = 0.36,
             usual = 0.03490658503988659,
             why = "it is what one step moves, in crank degrees")
-        Given gearStep) {
+        Given gearStep,
+    @Spec(
+            label = "Valve",
+            quantity = MASS,
+            min = 0.005,
+            max = 0.4,
+            usual = 0,
+            optional = true,
+            why = "one valve on scales")
+        Given valveMass,
+    @Spec(
+            label = "Retainer and locks",
+            quantity = MASS,
+            min = 0.002,
+            max = 0.1,
+            usual = 0,
+            optional = true,
+            why = "on scales")
+        Given retainerMass,
+    @Spec(
+            label = "Spring, all coils",
+            quantity = MASS,
+            min = 0.005,
+            max = 0.4,
+            usual = 0,
+            optional = true,
+            why = "on scales")
+        Given springMass,
+    @Spec(
+            label = "Tappet",
+            quantity = MASS,
+            min = 0.002,
+            max = 0.4,
+            usual = 0,
+            optional = true,
+            why = "on scales")
+        Given tappetMass,
+    @Spec(
+            label = "Pushrod",
+            quantity = MASS,
+            min = 0.005,
+            max = 0.3,
+            usual = 0,
+            optional = true,
+            why = "on scales")
+        Given pushrodMass,
+    @Spec(
+            label = "Rocker, at the valve",
+            quantity = MASS,
+            min = 0.002,
+            max = 0.3,
+            usual = 0,
+            optional = true,
+            why = "its inertia over the square of its arm, about a third of what it weighs")
+        Given rockerMass) {
   public Gear {
     Specs.check(
         Gear.class,
@@ -137,6 +192,29 @@ public record Gear(
         intakePocketWidth,
         exhaustPocketWidth,
         pocketOff,
-        gearStep);
+        gearStep,
+        valveMass,
+        retainerMass,
+        springMass,
+        tappetMass,
+        pushrodMass,
+        rockerMass);
+  }
+
+  /** Whether the masses of a train's parts are said, those that every train has. */
+  public boolean knowsMasses() {
+    return valveMass.isSaid() && retainerMass.isSaid() && springMass.isSaid();
+  }
+
+  /**
+   * Mass brought to the valve, kg: valve, retainer, a third of the spring, the rocker's share, and
+   * tappet and pushrod over the square of the rocker's ratio.
+   */
+  public double atValve(double ratio) {
+    return valveMass.si()
+        + retainerMass.si()
+        + springMass.si() / 3
+        + rockerMass.si()
+        + (tappetMass.si() + pushrodMass.si()) / (ratio * ratio);
   }
 }

@@ -34,6 +34,11 @@ public record BurnAngles(double bore, double flamePath, FuelKind fuel, double la
     return valves >= 4 ? CENTRAL_PLUG : 1;
   }
 
+  /** The path from a plug that stands so far off the middle, or, at zero, where it usually is. */
+  public static double flamePath(int valves, double offset, double bore) {
+    return offset > 0 ? flamePathFrom(offset, bore) : flamePathFor(valves);
+  }
+
   /** The path from a plug so far off the bore's middle to the farthest wall (geometry). */
   public static double flamePathFrom(double offset, double bore) {
     return (0.5 + offset / bore) / (0.5 + USUAL_PLUG);

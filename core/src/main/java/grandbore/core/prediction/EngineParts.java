@@ -142,9 +142,7 @@ final class EngineParts {
         new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
         new BurnAngles(
             b.bore().si(),
-            c.heads().plugOffset().isSaid()
-                ? BurnAngles.flamePathFrom(c.heads().plugOffset().si(), c.bottomEnd().bore().si())
-                : BurnAngles.flamePathFor(valves),
+            BurnAngles.flamePath(valves, c.heads().plugOffset().si(), b.bore().si()),
             c.mixture().fuel(),
             c.mixture().lambda().si()),
         heat(b.bore().si()),

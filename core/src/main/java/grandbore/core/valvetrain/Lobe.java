@@ -2,6 +2,8 @@ package grandbore.core.valvetrain;
 
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.LiftTable;
+import grandbore.core.combination.Provenance;
+import java.util.ArrayList;
 
 /** Tappet lift over crank angle, the nose at zero. */
 public sealed interface Lobe permits PolydyneLobe, MeasuredLobe {
@@ -38,6 +40,17 @@ public sealed interface Lobe permits PolydyneLobe, MeasuredLobe {
       }
     }
     return near;
+  }
+
+  /** The lobe as a table, a row every two crank degrees from where it begins to where it ends. */
+  default LiftTable table(Provenance from) {
+    var rows = new ArrayList<LiftTable.Row>();
+    int reach = (int) Math.ceil(Math.toDegrees(opening()) / 2);
+    for (int i = -reach; i <= reach; i++) {
+      double angle = Math.toRadians(2 * i);
+      rows.add(new LiftTable.Row(angle, lift(angle)));
+    }
+    return new LiftTable(from, rows);
   }
 
   /** The intake's lobe. */

@@ -18,6 +18,7 @@ final class CamFigures extends FigureList {
     cam();
     tappets();
     gear();
+    masses();
     sizing();
   }
 
@@ -184,6 +185,31 @@ final class CamFigures extends FigureList {
             .formatted(
                 show(t.springSeat()), show(t.springRate()), Quantity.LENGTH.show(lift, units())),
         "a spring's law");
+  }
+
+  private void masses() {
+    var g = c().gear();
+    if (!g.knowsMasses()) {
+      return;
+    }
+    var ratio = c().valveTrain().intakeRocker();
+    add(
+        "mass_at_valve",
+        "Moving mass at the intake valve, from its parts",
+        g.atValve(ratio.si()),
+        Quantity.MASS,
+        weakest(g.valveMass(), g.retainerMass(), g.springMass()),
+        "valve + retainer + spring/3 + rocker + (tappet + pushrod) ÷ ratio²",
+        "%s + %s + %s/3 + %s + (%s + %s) ÷ %s²"
+            .formatted(
+                show(g.valveMass()),
+                show(g.retainerMass()),
+                show(g.springMass()),
+                show(g.rockerMass()),
+                show(g.tappetMass()),
+                show(g.pushrodMass()),
+                show(ratio)),
+        "kinetic energy alike; a third of a spring moves with its end");
   }
 
   private void sizing() {

@@ -1,6 +1,7 @@
 package grandbore.desktop.bottomend;
 
 import grandbore.core.combination.Boost;
+import grandbore.core.combination.Combination;
 import grandbore.core.mechanics.RodForces;
 import grandbore.core.mechanics.Strength;
 import grandbore.core.prediction.BuiltEngine;
@@ -18,8 +19,10 @@ import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -39,9 +42,13 @@ final class ForcesView extends VBox {
   private final CheckRows unboosted = new CheckRows();
   private final Label without = Page.part("The same without boost");
   private final ResultService service = new ResultService(this::say);
+  private final ResultService laid = new ResultService(this::say);
   private final ResultService plain = new ResultService(this::say);
   private final Asking asking;
   private final Asking askingPlain;
+  private Trace trace;
+  private RodForces other;
+  private double[] otherAngles;
 
   ForcesView(
       Session session,
@@ -82,7 +89,7 @@ final class ForcesView extends VBox {
                     + " that lets go throws parts."));
     asking =
         new Asking(this, this::solve)
-            .when(session.buildProperty(), session.readingsProperty(), rpm);
+            .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
     askingPlain =
         new Asking(this, this::unboost).when(session.buildProperty(), session.readingsProperty());
     curves.stateProperty().subscribe(s -> rate());
@@ -107,35 +114,64 @@ final class ForcesView extends VBox {
 
   private void solve() {
     double at = Math.rint(rpm.get() / 50) * 50;
-    if (!asking.isNew(session.engine(), at, session.build().units())) {
+    var over = session.overProperty().get();
+    if (!asking.isNew(
+        session.engine(), at, session.build().units(), over == null ? "nothing" : over)) {
       return;
     }
     say(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));
     service.trace(session.engine(), at, this::show);
+    other = null;
+    if (over != null) {
+      laid.trace(
+          over.engine(),
+          at,
+          t -> {
+            other = loads(over.engine().combination(), t);
+            otherAngles = t.angles();
+            draw();
+          });
+    }
   }
 
-  private void show(Trace trace) {
+  private static RodForces loads(Combination c, Trace t) {
+    return RodForces.of(
+        c, t.angles(), t.of(Trace.Kind.CYLINDER_PRESSURE), t.point().rpm() * Math.PI / 30);
+  }
+
+  private void show(Trace t) {
+    trace = t;
+    draw();
+  }
+
+  private void draw() {
+    if (trace == null) {
+      return;
+    }
     var shown = new Shown(session.build().units());
     var f = shown.force();
     var angles = shown.in(Measure.DEGREES, trace.angles());
-    var loads =
-        RodForces.of(
-            session.engine().combination(),
-            trace.angles(),
-            trace.of(Trace.Kind.CYLINDER_PRESSURE),
-            trace.point().rpm() * Math.PI / 30);
+    var loads = loads(session.engine().combination(), trace);
     String x = "crank °, firing top centre 0";
     forces.show(
         x,
         f.symbol() + ", down positive",
-        List.of(
-            new Line("rod", angles, shown.in(f, loads.rod())),
-            new Line("gas", angles, shown.in(f, loads.gas())),
-            new Line("inertia", angles, shown.in(f, loads.inertia()))));
+        with(
+            List.of(
+                new Line("rod", angles, shown.in(f, loads.rod())),
+                new Line("gas", angles, shown.in(f, loads.gas())),
+                new Line("inertia", angles, shown.in(f, loads.inertia()))),
+            "rod, laid over",
+            RodForces::rod,
+            shown));
     side.show(
         x,
         f.symbol() + ", thrust side positive",
-        List.of(new Line("side force", angles, shown.in(f, loads.side()))));
+        with(
+            List.of(new Line("side force", angles, shown.in(f, loads.side()))),
+            "laid over",
+            RodForces::side,
+            shown));
     forces.point(crank.get());
     side.point(crank.get());
     say(
@@ -146,6 +182,21 @@ final class ForcesView extends VBox {
                     + " masses.",
                 trace.point().rpm())
             : "✕ This speed did not settle: " + trace.point().note());
+  }
+
+  /** These lines and the same of the build laid over, where there is one. */
+  private List<Line> with(
+      List<Line> lines, String name, Function<RodForces, double[]> force, Shown shown) {
+    if (other == null) {
+      return lines;
+    }
+    var all = new ArrayList<>(lines);
+    all.add(
+        new Line(
+            name,
+            shown.in(Measure.DEGREES, otherAngles),
+            shown.in(shown.force(), force.apply(other))));
+    return all;
   }
 
   /** What boost adds is seen by running the curve without it. */

@@ -54,6 +54,7 @@ final class TuningView extends VBox {
                     "heads.intakePortLength",
                     "intake.meterFlow",
                     "intake.ratingDepression"),
+            new RunnerSweep(session, look),
             loss,
             compressor,
             Page.hint(

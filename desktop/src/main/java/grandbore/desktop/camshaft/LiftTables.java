@@ -2,11 +2,14 @@ package grandbore.desktop.camshaft;
 
 import grandbore.book.LiftTableCsv;
 import grandbore.core.combination.LiftTable;
+import grandbore.core.combination.Provenance;
+import grandbore.core.valvetrain.Lobe;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -52,6 +55,19 @@ public final class LiftTables extends VBox {
     drop.setMinWidth(USE_PREF_SIZE);
     drop.setOnAction(
         e -> session.edit(label, b -> b.with(b.combination().with(path, LiftTable.NONE))));
+    var export = new Button("Export");
+    export.setId("export-" + path.replace('.', '-'));
+    export.setMinWidth(USE_PREF_SIZE);
+    export.setOnAction(
+        e -> {
+          var chooser = new FileChooser();
+          chooser.setTitle(label + ": lift against crank angle (CSV)");
+          chooser.setInitialFileName(label.replace(' ', '-').toLowerCase(Locale.ROOT) + ".csv");
+          var file = chooser.showSaveDialog(getScene().getWindow());
+          if (file != null) {
+            sendOut(path, file.toPath());
+          }
+        });
     session
         .buildProperty()
         .subscribe(
@@ -65,7 +81,7 @@ public final class LiftTables extends VBox {
               drop.setVisible(table.isGiven());
             });
     words.setMinWidth(190);
-    var row = new HBox(8, words, bring, drop);
+    var row = new HBox(8, words, bring, export, drop);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }
@@ -80,6 +96,19 @@ public final class LiftTables extends VBox {
       say("✕ " + file.getFileName() + " could not be read: " + e.getMessage());
     } catch (RuntimeException e) {
       say("✕ " + e.getMessage());
+    }
+  }
+
+  /** Writes a lobe, measured or made from the card, as a table. */
+  public void sendOut(String path, Path file) {
+    var build = session.build();
+    var c = build.combination();
+    var lobe = path.equals("cam.intakeTable") ? Lobe.intake(c) : Lobe.exhaust(c);
+    try {
+      Files.writeString(file, LiftTableCsv.write(lobe.table(Provenance.CARD), build.units()));
+      say("");
+    } catch (IOException e) {
+      say("✕ " + file.getFileName() + " could not be written: " + e.getMessage());
     }
   }
 

@@ -1,11 +1,15 @@
 package grandbore.desktop.camshaft;
 
+import grandbore.core.combination.Specs;
+import grandbore.core.combination.ValveTrain;
 import grandbore.core.topend.ValveGear;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.SolvedRows;
 import grandbore.desktop.session.Session;
+import java.util.List;
 import javafx.scene.layout.VBox;
 
 /** Springs, retainers and moving masses, and how far the valves follow. */
@@ -26,6 +30,19 @@ final class SpringsView extends VBox {
                     "valveTrain.stiffness",
                     "valveTrain.intakeMass",
                     "valveTrain.exhaustMass"),
+            Page.part("Moving mass from its parts"),
+            new InputGrid(session)
+                .with("gear.valveMass", "gear.retainerMass", "gear.springMass", "gear.rockerMass")
+                .when(c -> isPushrod(c.valveTrain().follower()))
+                .with("gear.tappetMass", "gear.pushrodMass"),
+            new SolvedRows(
+                session,
+                List.of(
+                    new SolvedRows.Solved(
+                        "mass_at_valve",
+                        Specs.field("valveTrain.intakeMass"),
+                        c -> c.gear().atValve(c.valveTrain().intakeRocker().si()),
+                        c -> true))),
             new FigureRows(session, "intake_lift", "exhaust_lift", "spring_open"),
             checks,
             Page.part("What would cure a float"),
@@ -37,5 +54,9 @@ final class SpringsView extends VBox {
                     + " model's damping."),
             Page.caution(
                 "A compressed valve spring can throw parts: use its maker's tool, eyes covered."));
+  }
+
+  private static boolean isPushrod(ValveTrain.Follower f) {
+    return f == ValveTrain.Follower.FLAT_PUSHROD || f == ValveTrain.Follower.ROLLER_PUSHROD;
   }
 }

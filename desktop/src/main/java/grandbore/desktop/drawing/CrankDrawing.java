@@ -68,6 +68,10 @@ public final class CrankDrawing extends Drawing {
     pen.circle(palette.metal(), cx, crankY, b.mainJournal().si() / 2 * scale);
     pen.circle(palette.metal(), cx, crankY + t * scale, b.rodJournal().si() / 2 * scale);
     pen.circle(palette.panel(), cx, pinY, 0.12 * b.bore().si() * scale);
+    var over = session().overProperty().get();
+    if (over != null) {
+      ghost(pen, palette, over, cx, crankY, scale, height);
+    }
     double skirtY = pinY + below * scale;
     double topY = crankY - weight * scale;
     double right = cx + Math.max(half, weight * scale * 0.97);
@@ -95,6 +99,35 @@ public final class CrankDrawing extends Drawing {
           right + 26,
           Math.max(topY + 48, 190));
     }
+  }
+
+  /** Piston, journal and counterweight of the build laid over, from the same crank. */
+  private static void ghost(
+      Pen pen,
+      Palette palette,
+      Session.Over over,
+      double cx,
+      double crankY,
+      double scale,
+      double height) {
+    var c = over.engine().combination();
+    var b = c.bottomEnd();
+    double t = b.stroke().si() / 2;
+    double half = b.bore().si() / 2 * scale;
+    double pinY = crankY - (b.rodLength().si() - t) * scale;
+    double top = pinY - b.pinHeight().si() * scale;
+    double foot =
+        pinY
+            + (c.fits().skirtBelowPin().isSaid()
+                    ? c.fits().skirtBelowPin().si()
+                    : 0.8 * b.pinHeight().si())
+                * scale;
+    pen.ghost(cx - half, top, cx + half, top, cx + half, foot, cx - half, foot);
+    pen.ghostCircle(cx, crankY + t * scale, b.rodJournal().si() / 2 * scale);
+    if (c.fits().counterweightRadius().isSaid()) {
+      pen.ghostCircle(cx, crankY, c.fits().counterweightRadius().si() * scale);
+    }
+    pen.text("dashed: " + over.build().name(), palette.power(), TextAlignment.LEFT, 8, height - 10);
   }
 
   private void cut(Pen pen, Palette palette, double width, double height) {
