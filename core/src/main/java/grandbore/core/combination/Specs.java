@@ -3,6 +3,7 @@ package grandbore.core.combination;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,31 @@ import java.util.Map;
 /** Reads {@link Spec} off the records: one place for bounds, labels and paths of all inputs. */
 public final class Specs {
   private static final List<Field> FIELDS = list();
+
+  /** One component of a record; reflection is slow, so that it is asked once. */
+  private record Part(RecordComponent component, Spec spec) {
+    String name() {
+      return component.getName();
+    }
+
+    Object read(Object record) {
+      try {
+        return component.getAccessor().invoke(record);
+      } catch (ReflectiveOperationException e) {
+        throw new IllegalStateException(e);
+      }
+    }
+  }
+
+  private static final ClassValue<List<Part>> PARTS =
+      new ClassValue<>() {
+        @Override
+        protected List<Part> computeValue(Class<?> type) {
+          return Arrays.stream(type.getRecordComponents())
+              .map(c -> new Part(c, c.getAnnotation(Spec.class)))
+              .toList();
+        }
+      };
 
   private Specs() {}
 
@@ -73,12 +99,12 @@ public final class Specs {
    */
   static void check(Class<? extends Record> type, String group, Given... values) {
     int next = 0;
-    for (var c : type.getRecordComponents()) {
-      var spec = c.getAnnotation(Spec.class);
+    for (var c : PARTS.get(type)) {
+      var spec = c.spec();
       if (spec == null) {
         continue;
       }
-      String field = group + "." + c.getName();
+      String field = group + "." + c.name();
       var given = values[next++];
       if (given == null) {
         throw new InvalidInput(
@@ -112,16 +138,12 @@ public final class Specs {
 
   /** A component of a record by its name. */
   static Object read(Object record, String name) {
-    try {
-      for (var c : record.getClass().getRecordComponents()) {
-        if (c.getName().equals(name)) {
-          return c.getAccessor().invoke(record);
-        }
+    for (var c : PARTS.get(record.getClass())) {
+      if (c.name().equals(name)) {
+        return c.read(record);
       }
-      throw new IllegalArgumentException("There is no input " + name);
-    } catch (IllegalAccessException | InvocationTargetException e) {
-      throw new IllegalStateException(e);
     }
+    throw new IllegalArgumentException("There is no input " + name);
   }
 
   /** What a component is where nobody says: {@code null} where it must be said. */
@@ -171,13 +193,14 @@ public final class Specs {
 
   /** A copy of a record with some components replaced at once, checked whole. */
   public static <T extends Record> T changed(T record, Map<String, ?> said) {
-    var components = record.getClass().getRecordComponents();
-    var values = new Object[components.length];
+    var components = PARTS.get(record.getClass());
+    var values = new Object[components.size()];
     int used = 0;
-    for (int i = 0; i < components.length; i++) {
-      boolean is = said.containsKey(components[i].getName());
+    for (int i = 0; i < values.length; i++) {
+      var c = components.get(i);
+      boolean is = said.containsKey(c.name());
       used += is ? 1 : 0;
-      values[i] = is ? said.get(components[i].getName()) : read(record, components[i].getName());
+      values[i] = is ? said.get(c.name()) : c.read(record);
     }
     if (used < said.size()) {
       throw new IllegalArgumentException(
@@ -190,11 +213,7 @@ public final class Specs {
 
   /** A record of all its components, in order. */
   public static <T> T construct(Class<T> type, Object... values) {
-    var components = type.getRecordComponents();
-    var types = new Class<?>[components.length];
-    for (int i = 0; i < types.length; i++) {
-      types[i] = components[i].getType();
-    }
+    var types = PARTS.get(type).stream().map(p -> p.component().getType()).toArray(Class<?>[]::new);
     try {
       return type.getDeclaredConstructor(types).newInstance(values);
     } catch (InvocationTargetException e) {

@@ -1,7 +1,6 @@
 package grandbore.core.working;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Weights.BalanceShafts;
 import grandbore.core.mechanics.Balance;
 import grandbore.core.mechanics.WindagePower;
@@ -13,8 +12,8 @@ final class BalanceFigures extends FigureList {
       "first two terms of the piston's motion; C. F. Taylor, The Internal-Combustion Engine in"
           + " Theory and Practice, volume 2, from memory";
 
-  BalanceFigures(Build build, Readings readings) {
-    super(build, readings);
+  BalanceFigures(Build measured) {
+    super(measured);
     masses();
     shaking();
     windage();

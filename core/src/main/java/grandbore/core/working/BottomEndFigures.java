@@ -1,7 +1,6 @@
 package grandbore.core.working;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Readings;
 import grandbore.core.geometry.SliderCrank;
 import grandbore.core.mechanics.Overspeed;
 import grandbore.core.units.Measure;
@@ -9,8 +8,8 @@ import grandbore.core.units.Quantity;
 
 /** What crank, rods and pistons come to. */
 final class BottomEndFigures extends FigureList {
-  BottomEndFigures(Build build, Readings readings) {
-    super(build, readings);
+  BottomEndFigures(Build measured) {
+    super(measured);
     bottomEnd();
     moves();
   }

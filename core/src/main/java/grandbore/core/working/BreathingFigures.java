@@ -1,7 +1,6 @@
 package grandbore.core.working;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Provenance;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
@@ -9,8 +8,8 @@ import java.util.Locale;
 
 /** What the intake path and the weather come to. */
 final class BreathingFigures extends FigureList {
-  BreathingFigures(Build build, Readings readings) {
-    super(build, readings);
+  BreathingFigures(Build measured) {
+    super(measured);
     breathing();
     weather();
   }

@@ -1,7 +1,6 @@
 package grandbore.core.working;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Cam;
 import grandbore.core.combination.Given;
 import grandbore.core.flow.PortSizing;
@@ -13,8 +12,8 @@ import java.util.Locale;
 
 /** What the cam card comes to. */
 final class CamFigures extends FigureList {
-  CamFigures(Build build, Readings readings) {
-    super(build, readings);
+  CamFigures(Build measured) {
+    super(measured);
     cam();
     tappets();
     gear();

@@ -2,7 +2,6 @@ package grandbore.core.working;
 
 import grandbore.core.build.Build;
 import grandbore.core.checks.CheckList;
-import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
@@ -22,8 +21,11 @@ abstract class FigureList {
   private final double topSpeed;
   private final List<Figure> figures = new ArrayList<>();
 
-  FigureList(Build build, Readings readings) {
-    c = build.asMeasured(readings).combination();
+  /**
+   * @param build with its measured values in place
+   */
+  FigureList(Build build) {
+    c = build.combination();
     units = build.units();
     topSpeed = build.speeds().to();
   }

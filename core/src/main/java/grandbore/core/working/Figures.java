@@ -11,13 +11,14 @@ public final class Figures {
 
   /** All figures of a build with its readings, in the order of the stations. */
   public static List<Figure> of(Build build, Readings readings) {
+    var measured = build.with(build.asMeasured(readings).combination());
     return Stream.of(
-            new BottomEndFigures(build, readings),
-            new BalanceFigures(build, readings),
-            new SqueezeFigures(build, readings),
-            new WorksheetFigures(build, readings),
-            new CamFigures(build, readings),
-            new BreathingFigures(build, readings))
+            new BottomEndFigures(measured),
+            new BalanceFigures(measured),
+            new SqueezeFigures(measured),
+            new WorksheetFigures(measured),
+            new CamFigures(measured),
+            new BreathingFigures(measured))
         .flatMap(f -> f.figures().stream())
         .toList();
   }

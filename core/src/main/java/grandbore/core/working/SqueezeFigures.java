@@ -1,15 +1,14 @@
 package grandbore.core.working;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Readings;
 import grandbore.core.geometry.SliderCrank;
 import grandbore.core.squeezing.Squish;
 import grandbore.core.units.Quantity;
 
 /** What the volumes come to. */
 final class SqueezeFigures extends FigureList {
-  SqueezeFigures(Build build, Readings readings) {
-    super(build, readings);
+  SqueezeFigures(Build measured) {
+    super(measured);
     squeeze();
     squish();
   }

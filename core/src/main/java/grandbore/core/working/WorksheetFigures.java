@@ -1,7 +1,6 @@
 package grandbore.core.working;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.Worksheet;
@@ -16,8 +15,8 @@ import java.util.Locale;
 final class WorksheetFigures extends FigureList {
   private final Worksheet w;
 
-  WorksheetFigures(Build build, Readings readings) {
-    super(build, readings);
+  WorksheetFigures(Build measured) {
+    super(measured);
     w = c().worksheet();
     stack();
     otherRod();

@@ -8,6 +8,7 @@ import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
@@ -46,7 +47,7 @@ final class LimitsView extends VBox {
             Page.caution(
                 "Parts that are overspeeded fail without warning and are thrown. These limits are"
                     + " common practice and no guarantee; the part's maker goes before them."));
-    session.buildProperty().subscribe(b -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty());
   }
 
   private void refresh() {

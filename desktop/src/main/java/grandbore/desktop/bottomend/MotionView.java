@@ -11,6 +11,7 @@ import grandbore.core.units.Measure;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
@@ -87,9 +88,7 @@ final class MotionView extends VBox {
                     + " other wants them short: faster off the top, later near the bottom, better"
                     + " filled at low speed. Both say true; the numbers above say how much it is"
                     + " here."));
-    session.buildProperty().subscribe(b -> draw());
-    session.overProperty().subscribe(o -> draw());
-    rpm.subscribe(r -> draw());
+    WhenSeen.refresh(this, this::draw, session.buildProperty(), session.overProperty(), rpm);
     crank.subscribe(a -> overCrank.forEach(p -> p.point(a.doubleValue() % 360)));
     asking =
         new Asking(this, this::compare).when(session.buildProperty(), session.readingsProperty());

@@ -5,6 +5,7 @@ import grandbore.core.mechanics.WindagePower;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.controls.Words;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Line;
@@ -54,7 +55,7 @@ final class OilView extends VBox {
             Page.part("Polished journals"),
             new InputGrid(session).with("worksheet.claim"),
             new FigureRows(session, "claim_heat", "bearing_power"));
-    session.buildProperty().subscribe(b -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty());
     rpm.subscribe(r -> plot.point(r.doubleValue()));
   }
 

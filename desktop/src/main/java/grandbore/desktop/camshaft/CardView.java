@@ -6,6 +6,7 @@ import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
 import java.util.Locale;
 import java.util.Optional;
@@ -63,7 +64,7 @@ final class CardView extends VBox {
             comes,
             take,
             checks);
-    session.buildProperty().subscribe(b -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty());
   }
 
   private static void label(GridPane grid, int column, int row, String words, String style) {

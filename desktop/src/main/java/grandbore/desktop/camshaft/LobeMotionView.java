@@ -8,6 +8,7 @@ import grandbore.core.valvetrain.LobeShape;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
@@ -55,7 +56,7 @@ final class LobeMotionView extends VBox {
                     "gear.rockerArm",
                     "gear.tipRise",
                     "gear.stem"));
-    session.buildProperty().subscribe(b -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty());
   }
 
   private void refresh() {

@@ -9,6 +9,7 @@ import grandbore.core.valvetrain.PistonToValve;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
@@ -63,9 +64,12 @@ final class PistonView extends VBox {
                     + " change of timing, rocker, mill, deck, gasket or rod moves the clearance"
                     + " from what was measured. It is worst near 10° before top for the exhaust and"
                     + " 10° after for the intake (common practice)."));
-    session.buildProperty().subscribe(b -> refresh());
-    session.overProperty().subscribe(o -> refresh());
-    session.readingsProperty().subscribe(r -> refresh());
+    WhenSeen.refresh(
+        this,
+        this::refresh,
+        session.buildProperty(),
+        session.overProperty(),
+        session.readingsProperty());
     crank.subscribe(
         a -> {
           double after = a.doubleValue() - 360;

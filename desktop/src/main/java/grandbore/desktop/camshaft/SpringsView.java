@@ -8,6 +8,7 @@ import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.SolvedRows;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import javafx.scene.layout.VBox;
@@ -17,7 +18,8 @@ final class SpringsView extends VBox {
   SpringsView(Session session) {
     super(10);
     var checks = new CheckRows();
-    session.buildProperty().subscribe(b -> checks.show(ValveGear.springs(b)));
+    WhenSeen.refresh(
+        this, () -> checks.show(ValveGear.springs(session.build())), session.buildProperty());
     getChildren()
         .addAll(
             new InputGrid(session)

@@ -20,8 +20,7 @@ public final class FigureRows extends VBox {
     this.session = session;
     this.names = List.of(names);
     getStyleClass().add("rows");
-    session.buildProperty().subscribe(b -> refresh());
-    session.readingsProperty().subscribe(r -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty(), session.readingsProperty());
   }
 
   private void refresh() {

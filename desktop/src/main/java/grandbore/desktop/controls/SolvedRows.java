@@ -42,8 +42,7 @@ public final class SolvedRows extends VBox {
     this.session = session;
     this.all = List.copyOf(all);
     getStyleClass().add("rows");
-    session.buildProperty().subscribe(b -> refresh());
-    session.readingsProperty().subscribe(r -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty(), session.readingsProperty());
   }
 
   private void refresh() {
