@@ -73,7 +73,11 @@ abstract class BenchTest {
   }
 
   static void until(String what, BooleanSupplier holds) {
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE_SECONDS);
+    until(what, PATIENCE_SECONDS, holds);
+  }
+
+  static void until(String what, long seconds, BooleanSupplier holds) {
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
     while (!holds.getAsBoolean()) {
       WaitForAsyncUtils.waitForFxEvents();
       assertThat(System.nanoTime()).as(what).isLessThan(end);

@@ -32,7 +32,7 @@ class DemoTest extends BenchTest {
       var finished = new AtomicBoolean();
       var start = new Main.Start(null, true, true, pictures, allPictures);
       robot.interact(() -> new HeadlessDemo(bench, start).run(() -> finished.set(true)));
-      until("the demo has run", finished::get);
+      until("the demo has run", 400, finished::get);
     } finally {
       System.setOut(before);
     }

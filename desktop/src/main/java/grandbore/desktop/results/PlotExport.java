@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import javax.imageio.ImageIO;
@@ -44,11 +45,13 @@ final class PlotExport {
       heading.add(abscissa);
       lines.forEach(l -> heading.add(l.name()));
       printer.printRecord(heading);
-      for (int i = 0; !lines.isEmpty() && i < lines.getFirst().x().length; i++) {
+      double[] x = lines.isEmpty() ? new double[0] : lines.getFirst().x();
+      for (int i = 0; i < x.length; i++) {
         var row = new ArrayList<String>();
-        row.add(number(lines.getFirst().x()[i]));
+        row.add(number(x[i]));
         for (var l : lines) {
-          row.add(number(l.y()[i]));
+          // A line with places of its own is read between them.
+          row.add(number(Arrays.equals(l.x(), x) ? l.y()[i] : l.at(x[i])));
         }
         printer.printRecord(row);
       }
