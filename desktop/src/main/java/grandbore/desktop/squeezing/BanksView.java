@@ -45,6 +45,9 @@ final class BanksView extends VBox {
             Page.part("Even the banks: each brought to the tighter one's mean"),
             banks,
             cost,
+            Page.hint(
+                "mill = (bank's mean volume − the tighter one's) ÷ chamber plan area; deck = the"
+                    + " same ÷ bore area; shim = (largest volume − its own) ÷ bore area."),
             new InputGrid(session).with("brief.headCost", "brief.deckCost", "squeeze.planArea"),
             Page.part("Mill a head to a chamber"),
             new InputGrid(session)

@@ -2,6 +2,7 @@ package grandbore.desktop.squeezing;
 
 import grandbore.core.clearances.Measurement;
 import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.session.Session;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
@@ -20,7 +21,12 @@ final class RatiosTable extends VBox {
     title.getStyleClass().add("pane-title");
     grid.getStyleClass().add("ratios");
     spread.getStyleClass().add("soft");
-    getChildren().addAll(title, grid, spread);
+    var working =
+        Page.hint(
+            "ratio = (swept + volume) ÷ volume; volume = chamber + gasket + deck + dish + land,"
+                + " each cylinder's own where it was measured, the means of both sides of the pin"
+                + " for decks.");
+    getChildren().addAll(title, grid, spread, working);
     session.buildProperty().subscribe(b -> refresh());
     session.readingsProperty().subscribe(r -> refresh());
   }

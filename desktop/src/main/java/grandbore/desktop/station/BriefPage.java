@@ -148,6 +148,11 @@ final class BriefPage {
       judge();
       return;
     }
+    if (curves.stateProperty().get().isRunning()) {
+      // The curve goes first.
+      asking.soon();
+      return;
+    }
     if (asking.isNew(session.engine(), brief.idle(), brief.vacuum())) {
       status.setText("Solving the idle");
       service.idle(
