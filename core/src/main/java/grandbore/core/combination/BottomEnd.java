@@ -3,6 +3,7 @@ package grandbore.core.combination;
 import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
 
+import grandbore.core.geometry.SliderCrank;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.util.HashSet;
@@ -170,6 +171,11 @@ public record BottomEnd(
     return cylinders * sweptVolume();
   }
 
+  /** The piston's motion. */
+  public SliderCrank crank() {
+    return new SliderCrank(stroke.si() / 2, rodLength.si(), pinOffset.si());
+  }
+
   public double rodRatio() {
     return rodLength.si() / stroke.si();
   }
@@ -195,6 +201,16 @@ public record BottomEnd(
       return 0;
     }
     return numbering == Numbering.ALTERNATING ? (cylinder + 1) % 2 : 2 * (cylinder - 1) / cylinders;
+  }
+
+  /** Place of a cylinder in its bank, from the front, from 0. */
+  public int row(int cylinder) {
+    if (banks() < 2) {
+      return cylinder - 1;
+    }
+    return numbering == Numbering.ALTERNATING
+        ? (cylinder - 1) / 2
+        : (cylinder - 1) % (cylinders / 2);
   }
 
   /** Crank angle from the first firing to the one at a place in the order, rad. */

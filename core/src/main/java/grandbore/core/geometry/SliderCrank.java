@@ -9,6 +9,8 @@ package grandbore.core.geometry;
  */
 public record SliderCrank(double throwRadius, double rod, double offset) {
 
+  private static final int ROWS = 720;
+
   /** Distance of the pin below its highest place, m. */
   public double depth(double angle) {
     double side = throwRadius * Math.sin(angle) - offset;
@@ -25,6 +27,24 @@ public record SliderCrank(double throwRadius, double rod, double offset) {
     double side = throwRadius * Math.sin(angle) - offset;
     return throwRadius * Math.sin(angle)
         + side * throwRadius * Math.cos(angle) / Math.sqrt(rod * rod - side * side);
+  }
+
+  /** Most change of depth with angle in a turn, m/rad. */
+  public double steepest() {
+    double most = 0;
+    for (int i = 0; i < ROWS; i++) {
+      most = Math.max(most, Math.abs(slope(2 * Math.PI * i / ROWS)));
+    }
+    return most;
+  }
+
+  /** Most second derivative of depth with angle in a turn, m/rad². */
+  public double sharpest() {
+    double most = 0;
+    for (int i = 0; i < ROWS; i++) {
+      most = Math.max(most, Math.abs(curvature(2 * Math.PI * i / ROWS)));
+    }
+    return most;
   }
 
   /** Angle of the rod to the cylinder's axis, rad. */

@@ -64,21 +64,11 @@ public final class Balance {
     int sense = sense(b, top, 2 * half);
     for (int i = 0; i < n; i++) {
       int bank = b.bank(i + 1);
-      int row = row(b, i + 1);
+      int row = b.row(i + 1);
       double shift = b.banks() < 2 ? 0 : (bank - 0.5) * offset;
       along[i] = (row - 0.5 * (perBank - 1)) * spacing + shift;
       tilt[i] = b.banks() < 2 ? 0 : (bank == 0 ? -half : half) * sense;
     }
-  }
-
-  /** Place of a cylinder in its bank, from the front, from 0. */
-  private static int row(BottomEnd b, int cylinder) {
-    if (b.banks() < 2) {
-      return cylinder - 1;
-    }
-    return b.numbering() == BottomEnd.Numbering.ALTERNATING
-        ? (cylinder - 1) / 2
-        : (cylinder - 1) % (b.cylinders() / 2);
   }
 
   /**
@@ -94,7 +84,7 @@ public final class Balance {
       double banks = s == 0 ? angle : -angle;
       for (int i = 0; i < top.length; i++) {
         for (int k = 0; k < top.length; k++) {
-          if (b.bank(i + 1) == 0 && b.bank(k + 1) == 1 && row(b, i + 1) == row(b, k + 1)) {
+          if (b.bank(i + 1) == 0 && b.bank(k + 1) == 1 && b.row(i + 1) == b.row(k + 1)) {
             double d = top[k] - top[i] - banks;
             apart[s] += 1 - Math.cos(d);
           }

@@ -29,39 +29,16 @@ public final class Overspeed {
 
   private Overspeed() {}
 
-  private static SliderCrank crank(Combination c) {
-    var b = c.bottomEnd();
-    return new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
-  }
-
-  /** Most acceleration of the piston over the square of the crank's speed, m/rad². */
-  public static double acceleration(SliderCrank crank) {
-    double most = 0;
-    for (int i = 0; i < 720; i++) {
-      most = Math.max(most, Math.abs(crank.curvature(Math.PI * i / 360)));
-    }
-    return most;
-  }
-
-  /** Most speed of the piston over the crank's, m/rad. */
-  public static double speed(SliderCrank crank) {
-    double most = 0;
-    for (int i = 0; i < 720; i++) {
-      most = Math.max(most, Math.abs(crank.slope(Math.PI * i / 360)));
-    }
-    return most;
-  }
-
   /** Crank speed from which a top ring of some width flutters, rad/s. */
   public static double flutter(SliderCrank crank, double width) {
-    return Math.sqrt(FLUTTER * FLUTTER_WIDTH / width / acceleration(crank));
+    return Math.sqrt(FLUTTER * FLUTTER_WIDTH / width / crank.sharpest());
   }
 
   /** The limits against the highest speed of the brief's band and of the curve. */
   public static List<Check> of(Build build) {
     var c = build.combination();
     var list = new CheckList(build.units());
-    var crank = crank(c);
+    var crank = c.bottomEnd().crank();
     double top = Math.max(c.brief().bandTo().si(), Measure.RPM.toSi(build.speeds().to()));
     double width = c.fits().ringWidth().si();
     double flutter = flutter(crank, width);

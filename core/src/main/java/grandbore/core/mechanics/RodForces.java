@@ -1,7 +1,6 @@
 package grandbore.core.mechanics;
 
 import grandbore.core.combination.Combination;
-import grandbore.core.geometry.SliderCrank;
 
 /**
  * Forces on piston, rod and wall through one cycle, N: down on the piston, along the rod
@@ -47,7 +46,7 @@ public final class RodForces {
    */
   public static RodForces of(Combination c, double[] angles, double[] pressure, double speed) {
     var b = c.bottomEnd();
-    var crank = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
+    var crank = b.crank();
     double crankcase = c.weather().pressure().si() - c.losses().vacuum().si();
     double mass = c.weights().reciprocating();
     int n = angles.length;

@@ -22,7 +22,7 @@ public final class Strength {
 
   private Strength(Build build, Curve curve) {
     this.build = build;
-    points = curve.points().stream().filter(CurvePoint::converged).toList();
+    points = curve.settled();
     list = new CheckList(build.units());
   }
 

@@ -16,7 +16,7 @@ public record BandScore(double power, double torque) {
    * speed there or does not span them.
    */
   public static Optional<BandScore> of(Curve curve, double from, double to) {
-    var points = curve.points().stream().filter(CurvePoint::converged).toList();
+    var points = curve.settled();
     if (points.size() < 2
         || points.getFirst().rpm() > from + 1
         || points.getLast().rpm() < to - 1) {

@@ -10,17 +10,18 @@ public record Curve(Fidelity fidelity, List<CurvePoint> points) {
     points = points.stream().sorted(Comparator.comparingDouble(CurvePoint::rpm)).toList();
   }
 
+  /** The points that became periodic. */
+  public List<CurvePoint> settled() {
+    return points.stream().filter(CurvePoint::converged).toList();
+  }
+
   /** The point of most power among those that converged. */
   public Optional<CurvePoint> peakPower() {
-    return points.stream()
-        .filter(CurvePoint::converged)
-        .max(Comparator.comparingDouble(CurvePoint::power));
+    return settled().stream().max(Comparator.comparingDouble(CurvePoint::power));
   }
 
   /** The point of most torque among those that converged. */
   public Optional<CurvePoint> peakTorque() {
-    return points.stream()
-        .filter(CurvePoint::converged)
-        .max(Comparator.comparingDouble(CurvePoint::torque));
+    return settled().stream().max(Comparator.comparingDouble(CurvePoint::torque));
   }
 }

@@ -130,7 +130,7 @@ final class EngineParts {
             ? FlowCurve.ideal(h.exhaustValves(), h.exhaustValve().si())
             : new FlowCurve(h.exhaustFlow());
     var b = c.bottomEnd();
-    crank = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
+    crank = b.crank();
     rodMotion = new RodLoads.Motion(crank);
   }
 

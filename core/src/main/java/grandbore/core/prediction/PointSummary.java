@@ -139,18 +139,11 @@ final class PointSummary {
   private Efforts efforts(double rpm, Motion in, Motion out, CylinderUnit hardest, double mach) {
     double speed = rpm * Math.PI / 30;
     var crank = parts.crank();
-    double fastest = 0;
-    double hurried = 0;
-    for (int degree = 0; degree < 360; degree++) {
-      double a = Math.toRadians(degree);
-      fastest = Math.max(fastest, Math.abs(crank.slope(a)));
-      hurried = Math.max(hurried, Math.abs(crank.curvature(a)));
-    }
     var loads = hardest.loads();
     return new Efforts(
         4 * crank.throwRadius() * rpm / 60,
-        fastest * speed,
-        hurried * speed * speed,
+        crank.steepest() * speed,
+        crank.sharpest() * speed * speed,
         loads.tension(),
         loads.compression(),
         loads.side(),

@@ -126,11 +126,9 @@ public final class CompressionTest {
   }
 
   private int lowNeighbour(int n) {
-    int step = b.banks() > 1 && b.numbering() == BottomEnd.Numbering.ALTERNATING ? 2 : 1;
-    for (int mate : new int[] {n - step, n + step}) {
-      if (mate >= 1
-          && mate <= b.cylinders()
-          && b.bank(mate) == b.bank(n)
+    for (int mate = 1; mate <= b.cylinders(); mate++) {
+      if (b.bank(mate) == b.bank(n)
+          && Math.abs(b.row(mate) - b.row(n)) == 1
           && value(Measurement.COMPRESSION, mate).orElse(best) < LOWISH * best) {
         return mate;
       }

@@ -5,7 +5,6 @@ import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Squeeze;
-import grandbore.core.geometry.SliderCrank;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
@@ -33,13 +32,16 @@ public final class FuelStand {
 
   private FuelStand() {}
 
+  /** Volume that the piston still sweeps once the intake valve has seated, m³. */
+  public static double sweptAfterClosing(Combination c) {
+    double closing = c.cam().intakeCloses(c.cam().intakeSeat().si());
+    return c.bottomEnd().boreArea() * c.bottomEnd().crank().depth(Math.PI + closing);
+  }
+
   /** Ratio left over the piston where the intake valve seats. */
   public static double effectiveRatio(Combination c) {
-    var b = c.bottomEnd();
-    var crank = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
-    double closing = c.cam().intakeCloses(c.cam().intakeSeat().si());
     double clearance = c.clearanceVolume();
-    return (b.boreArea() * crank.depth(Math.PI + closing) + clearance) / clearance;
+    return (sweptAfterClosing(c) + clearance) / clearance;
   }
 
   /** The schools, then the simulation, for the worst speed of a curve. */
@@ -67,8 +69,7 @@ public final class FuelStand {
         PUMP_EFFECTIVE + more,
         "from intake closing at the seat, %.0f octane: %.2f : 1; 8.25 on 92, 0.12 a number"
             .formatted(octane, PUMP_EFFECTIVE + more));
-    curve.points().stream()
-        .filter(CurvePoint::converged)
+    curve.settled().stream()
         .min(Comparator.comparingDouble(p -> p.margins().octane()))
         .ifPresent(p -> simulated(list, c, p));
     return list.checks();

@@ -7,11 +7,6 @@ package grandbore.core.squeezing;
 public final class OctaneBlend {
   private OctaneBlend() {}
 
-  /** Octane of two fuels together. */
-  public static double of(double volume, double octane, double added, double addedOctane) {
-    return (volume * octane + added * addedOctane) / (volume + added);
-  }
-
   /**
    * How much to add for a wanted octane, in the unit of the volume; not a number where it can't be
    * reached.

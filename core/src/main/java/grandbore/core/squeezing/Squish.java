@@ -1,7 +1,6 @@
 package grandbore.core.squeezing;
 
 import grandbore.core.combination.Combination;
-import grandbore.core.geometry.SliderCrank;
 
 /**
  * Speed of the gas that the closing quench gap pushes into the chamber: J. B. Heywood, Internal
@@ -24,7 +23,7 @@ public final class Squish {
     if (plan <= 0 || plan >= area) {
       return Double.NaN;
     }
-    var crank = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
+    var crank = b.crank();
     double gap = b.deckClearance() + c.squeeze().gasketThickness().si();
     double bowl = c.clearanceVolume() - area * gap;
     double across = Math.sqrt(4 * plan / Math.PI);

@@ -80,7 +80,12 @@ public final class CardReading {
         },
         r.card.intakeOpens(),
         r.card.intakeCloses(),
-        r.lobe("intake", r.card.intakeLobe(), r.card.intakeValve(), now(r, true), r.rockers[0]),
+        r.lobe(
+            "intake",
+            r.card.intakeLobe(),
+            r.card.intakeValve(),
+            r.now.intakeLobeLift(),
+            r.rockers[0]),
         r.now.intakeDuration(),
         r.now.intakeSeat());
     r.side(
@@ -94,17 +99,18 @@ public final class CardReading {
         },
         r.card.exhaustOpens(),
         r.card.exhaustCloses(),
-        r.lobe("exhaust", r.card.exhaustLobe(), r.card.exhaustValve(), now(r, false), r.rockers[1]),
+        r.lobe(
+            "exhaust",
+            r.card.exhaustLobe(),
+            r.card.exhaustValve(),
+            r.now.exhaustLobeLift(),
+            r.rockers[1]),
         r.now.exhaustDuration(),
         r.now.exhaustSeat());
     r.phase();
     return r.cam.isEmpty()
         ? Optional.empty()
         : Optional.of(new Read(Specs.changed(r.now, r.cam), r.list.checks()));
-  }
-
-  private static Given now(CardReading r, boolean intake) {
-    return intake ? r.now.intakeLobeLift() : r.now.exhaustLobeLift();
   }
 
   private String degrees(double rad) {

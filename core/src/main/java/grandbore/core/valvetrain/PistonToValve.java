@@ -34,7 +34,7 @@ public final class PistonToValve {
     cosine = Math.cos(angle.si());
     var b = c.bottomEnd();
     stack = recess.si() + c.squeeze().gasketThickness().si() + b.deckClearance() + pocket.si();
-    crank = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
+    crank = b.crank();
   }
 
   public static PistonToValve intake(Combination c) {

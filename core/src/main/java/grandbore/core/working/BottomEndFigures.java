@@ -2,7 +2,6 @@ package grandbore.core.working;
 
 import grandbore.core.build.Build;
 import grandbore.core.geometry.SliderCrank;
-import grandbore.core.mechanics.Overspeed;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 
@@ -60,8 +59,7 @@ final class BottomEndFigures extends FigureList {
 
   private void moves() {
     var b = c().bottomEnd();
-    motion(
-        this, "", "", new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si()));
+    motion(this, "", "", b.crank());
   }
 
   /** Dwell, speed and acceleration of a crank's piston at the highest speed. */
@@ -87,7 +85,7 @@ final class BottomEndFigures extends FigureList {
     list.add(
         name + "peak_piston_speed",
         list.atTop("Peak piston speed") + with,
-        Overspeed.speed(crank) * list.topRotation(),
+        crank.steepest() * list.topRotation(),
         Quantity.PISTON_SPEED,
         from,
         "steepest of the piston's motion × crank speed",
@@ -96,7 +94,7 @@ final class BottomEndFigures extends FigureList {
     list.add(
         name + "peak_acceleration",
         list.atTop("Peak acceleration") + with,
-        Overspeed.acceleration(crank) * list.topRotation() * list.topRotation(),
+        crank.sharpest() * list.topRotation() * list.topRotation(),
         Quantity.ACCELERATION,
         from,
         "sharpest bend of the piston's motion × crank speed²",

@@ -13,7 +13,6 @@ import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.SlowRunning;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -51,9 +50,8 @@ public final class BriefChecks {
                     Check.Verdict.UNKNOWN,
                     "the curve does not span the band",
                     "speeds from and to have to reach as far as the band does"));
-    curve.points().stream()
-        .filter(CurvePoint::converged)
-        .max(Comparator.comparingDouble(CurvePoint::power))
+    curve
+        .peakPower()
         .filter(p -> brief.power().isSaid())
         .ifPresent(p -> power(list, brief.power().si(), p, from, to));
     idle.filter(i -> brief.vacuum().isSaid()).ifPresent(i -> vacuum(list, brief.vacuum().si(), i));

@@ -1,7 +1,7 @@
 package grandbore.core.working;
 
 import grandbore.core.build.Build;
-import grandbore.core.geometry.SliderCrank;
+import grandbore.core.squeezing.FuelStand;
 import grandbore.core.squeezing.Squish;
 import grandbore.core.units.Quantity;
 
@@ -60,12 +60,11 @@ final class SqueezeFigures extends FigureList {
         volumes,
         GEOMETRY);
     double closing = c().cam().intakeCloses(c().cam().intakeSeat().si());
-    var crank = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
-    double left = b.boreArea() * crank.depth(Math.PI + closing);
+    double left = FuelStand.sweptAfterClosing(c());
     add(
         "effective_compression",
         "Effective compression ratio",
-        (left + clearance) / clearance,
+        FuelStand.effectiveRatio(c()),
         Quantity.RATIO,
         from.and(weakest(c().cam().intakeSeat(), c().cam().intakeCentreline(), b.rodLength())),
         "(swept after intake closing + clearance) ÷ clearance",

@@ -1,6 +1,5 @@
 package grandbore.desktop.bottomend;
 
-import grandbore.core.geometry.SliderCrank;
 import grandbore.core.mechanics.Overspeed;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
@@ -54,8 +53,8 @@ final class LimitsView extends VBox {
     var build = session.build();
     checks.show(Overspeed.of(build));
     var b = build.combination().bottomEnd();
-    var crank = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
-    double shape = Overspeed.acceleration(crank);
+    var crank = b.crank();
+    double shape = crank.sharpest();
     var unit =
         build.units() == UnitSystem.US
             ? Measure.FEET_PER_SECOND_SQUARED

@@ -84,12 +84,12 @@ final class TuningView extends VBox {
     if (curve == null) {
       return;
     }
-    var points = curve.points().stream().filter(CurvePoint::converged).toList();
+    var points = curve.settled();
     var lines = new ArrayList<Line>();
     lines.add(line("volumetric efficiency", points, p -> 100 * p.volumetricEfficiency()));
     var over = curves.overProperty().get();
     if (over != null) {
-      var settled = over.points().stream().filter(CurvePoint::converged).toList();
+      var settled = over.settled();
       lines.add(line("laid over", settled, p -> 100 * p.volumetricEfficiency()));
     }
     filling.show(

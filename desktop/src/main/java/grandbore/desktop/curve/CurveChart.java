@@ -257,8 +257,7 @@ final class CurveChart extends StackPane {
         plot.addAnnotation(mark);
       }
     }
-    curve.points().stream()
-        .filter(CurvePoint::converged)
+    curve.settled().stream()
         .findFirst()
         .ifPresent(
             at -> {

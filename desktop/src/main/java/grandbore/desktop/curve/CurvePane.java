@@ -1,7 +1,6 @@
 package grandbore.desktop.curve;
 
 import grandbore.core.prediction.Curve;
-import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
@@ -139,9 +138,7 @@ public final class CurvePane extends VBox {
     }
     double at = rpm.getValue();
     var near =
-        curve.points().stream()
-            .filter(CurvePoint::converged)
-            .min(Comparator.comparingDouble(p -> Math.abs(p.rpm() - at)));
+        curve.settled().stream().min(Comparator.comparingDouble(p -> Math.abs(p.rpm() - at)));
     if (near.isEmpty()) {
       return;
     }

@@ -30,8 +30,7 @@ public final class Limits {
               p.rpm(),
               1e3 * apart));
     }
-    return curve.points().stream()
-        .filter(CurvePoint::converged)
+    return curve.settled().stream()
         .filter(p -> p.margins().octane() < -OCTANE_SHORT)
         .min(Comparator.comparingDouble(p -> p.margins().octane()))
         .map(

@@ -1,7 +1,6 @@
 package grandbore.desktop.drawing;
 
 import grandbore.core.combination.Cam;
-import grandbore.core.geometry.SliderCrank;
 import grandbore.core.units.Quantity;
 import grandbore.core.valvetrain.ValveLift;
 import grandbore.core.valvetrain.ValveMotion;
@@ -89,7 +88,7 @@ public final class EventsDrawing extends Drawing {
     var exhaust = ValveMotion.exhaust(c).still();
     double most = Math.max(intake.peak(), exhaust.peak());
     var b = c.bottomEnd();
-    var rod = new SliderCrank(b.stroke().si() / 2, b.rodLength().si(), b.pinOffset().si());
+    var rod = b.crank();
 
     ring(pen, palette.soft(), cx, cy, RING);
     ring(pen, palette.line(), cx, cy, RING + LIFT);

@@ -1,6 +1,5 @@
 package grandbore.desktop.drawing;
 
-import grandbore.core.geometry.SliderCrank;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.look.Look;
@@ -48,7 +47,7 @@ public final class SectionDrawing extends Drawing {
     double sleeve = 1.15 * b.stroke().si() * scale + b.pinHeight().si() * scale;
 
     double angle = Math.toRadians(crankDegrees.get());
-    var crank = new SliderCrank(throwRadius, b.rodLength().si(), b.pinOffset().si());
+    var crank = b.crank();
     double crownY = deckY + (b.deckClearance() + crank.depth(angle)) * scale;
     double pinY = crownY + b.pinHeight().si() * scale;
     double pinX = cx + b.pinOffset().si() * scale;
@@ -124,7 +123,7 @@ public final class SectionDrawing extends Drawing {
       double scale) {
     var b = over.engine().combination().bottomEnd();
     double throwRadius = b.stroke().si() / 2;
-    var crank = new SliderCrank(throwRadius, b.rodLength().si(), b.pinOffset().si());
+    var crank = b.crank();
     double deckY = crankY - b.blockDeck().si() * scale;
     double half = b.bore().si() / 2 * scale;
     double crownY = deckY + (b.deckClearance() + crank.depth(angle)) * scale;
