@@ -3,9 +3,11 @@ package grandbore.core.build;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.Measure;
 import java.util.List;
+import java.util.Map;
 
 /** The speeds a curve is drawn over, rev/min. */
 public record SpeedRange(double from, double to) {
@@ -29,11 +31,12 @@ public record SpeedRange(double from, double to) {
   /** A combination whose brief wants power over these speeds. */
   public Combination asBand(Combination c) {
     var brief = c.brief();
-    double low = Measure.RPM.toSi(from);
-    double high = Measure.RPM.toSi(to);
-    return c.with("brief.bandFrom", brief.bandFrom().with(Math.min(low, 300), Provenance.ASSUMED))
-        .with("brief.bandTo", brief.bandTo().with(high, Provenance.ASSUMED))
-        .with("brief.bandFrom", brief.bandFrom().with(low, Provenance.ASSUMED));
+    return c.with(
+        Specs.changed(
+            brief,
+            Map.of(
+                "bandFrom", brief.bandFrom().with(Measure.RPM.toSi(from), Provenance.ASSUMED),
+                "bandTo", brief.bandTo().with(Measure.RPM.toSi(to), Provenance.ASSUMED))));
   }
 
   /** About so many speeds on round values, both ends included. */

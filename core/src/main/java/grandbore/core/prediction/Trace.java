@@ -57,6 +57,21 @@ public final class Trace {
     return point;
   }
 
+  /** From where the intake opens to where the exhaust shuts; empty where they never overlap. */
+  public double[] overlap() {
+    double from = Double.NaN;
+    double to = Double.NaN;
+    var in = of(Kind.INTAKE_LIFT);
+    var out = of(Kind.EXHAUST_LIFT);
+    for (int i = 0; i < in.length; i++) {
+      if (in[i] > 0 && out[i] > 0) {
+        from = Double.isNaN(from) ? angles[i] : from;
+        to = angles[i];
+      }
+    }
+    return Double.isNaN(from) ? new double[0] : new double[] {from, to};
+  }
+
   /** Rising. */
   public double[] angles() {
     return angles;

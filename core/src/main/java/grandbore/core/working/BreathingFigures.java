@@ -2,6 +2,7 @@ package grandbore.core.working;
 
 import grandbore.core.build.Build;
 import grandbore.core.combination.Provenance;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import java.util.Locale;
@@ -28,8 +29,7 @@ final class BreathingFigures extends FigureList {
         "%s + %s"
             .formatted(show(c().intake().runnerLength()), show(c().heads().intakePortLength())),
         GEOMETRY);
-    double middle =
-        Measure.RPM.fromSi(0.5 * (c().brief().bandFrom().si() + c().brief().bandTo().si()));
+    double middle = WantedBand.of(c().brief()).middle();
     add(
         "path_wanted",
         "Path that puts the third harmonic in the band's middle",

@@ -7,11 +7,10 @@ import static grandbore.core.checks.Check.Verdict.GOOD;
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
-import grandbore.core.prediction.BandScore;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.SlowRunning;
-import grandbore.core.units.Measure;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Quantity;
 import java.util.List;
 import java.util.Optional;
@@ -27,10 +26,10 @@ public final class BriefChecks {
   public static List<Check> of(Build build, Curve curve, Optional<SlowRunning.Idle> idle) {
     var brief = build.combination().brief();
     var list = new CheckList(build.units());
-    double from = Measure.RPM.fromSi(brief.bandFrom().si());
-    double to = Measure.RPM.fromSi(brief.bandTo().si());
-    String band = "%,.0f to %,.0f rpm".formatted(from, to);
-    BandScore.of(curve, from, to)
+    var wanted = WantedBand.of(brief);
+    String band = "%,.0f to %,.0f rpm".formatted(wanted.from(), wanted.to());
+    wanted
+        .score(curve)
         .ifPresentOrElse(
             s ->
                 list.add(
@@ -53,14 +52,14 @@ public final class BriefChecks {
     curve
         .peakPower()
         .filter(p -> brief.power().isSaid())
-        .ifPresent(p -> power(list, brief.power().si(), p, from, to));
+        .ifPresent(p -> power(list, brief.power().si(), p, wanted));
     idle.filter(i -> brief.vacuum().isSaid()).ifPresent(i -> vacuum(list, brief.vacuum().si(), i));
     return list.checks();
   }
 
-  private static void power(CheckList list, double wanted, CurvePoint p, double from, double to) {
+  private static void power(CheckList list, double wanted, CurvePoint p, WantedBand band) {
     double share = p.power() / wanted;
-    boolean outside = p.rpm() < from - 1 || p.rpm() > to + 1;
+    boolean outside = p.rpm() < band.from() - 1 || p.rpm() > band.to() + 1;
     list.add(
         "brief_power",
         "Power wanted",

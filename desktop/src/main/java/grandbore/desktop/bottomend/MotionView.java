@@ -27,8 +27,6 @@ import java.util.function.BiFunction;
 import java.util.function.ToDoubleFunction;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** How the piston moves, and what another rod in the same block would change. */
@@ -66,8 +64,8 @@ final class MotionView extends VBox {
     getChildren()
         .addAll(
             new InputGrid(session).with("worksheet.otherRod", "bottomEnd.rodLength"),
-            pair(overCrank.get(0), overCrank.get(1)),
-            pair(overCrank.get(2), overCrank.get(3)),
+            PlotPane.pair(overCrank.get(0), overCrank.get(1)),
+            PlotPane.pair(overCrank.get(2), overCrank.get(3)),
             new FigureRows(
                 session,
                 "rod_ratio",
@@ -92,14 +90,6 @@ final class MotionView extends VBox {
     crank.subscribe(a -> overCrank.forEach(p -> p.point(a.doubleValue() % 360)));
     asking =
         new Asking(this, this::compare).when(session.buildProperty(), session.readingsProperty());
-  }
-
-  private static HBox pair(PlotPane a, PlotPane b) {
-    HBox.setHgrow(a, Priority.ALWAYS);
-    HBox.setHgrow(b, Priority.ALWAYS);
-    a.setPrefWidth(300);
-    b.setPrefWidth(300);
-    return new HBox(10, a, b);
   }
 
   private static SliderCrank crank(Combination c, double rod) {
@@ -202,8 +192,7 @@ final class MotionView extends VBox {
     }
     var speeds = session.build().speeds().points(POINTS);
     say("Running both through the wave model");
-    service.curve(
-        engine, speeds, first -> service.curve(other, speeds, second -> show(first, second)));
+    service.curves(List.of(engine, other), speeds, both -> show(both.getFirst(), both.getLast()));
   }
 
   private void show(Curve first, Curve second) {

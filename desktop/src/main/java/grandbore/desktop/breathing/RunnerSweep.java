@@ -1,10 +1,9 @@
 package grandbore.desktop.breathing;
 
 import grandbore.core.combination.InvalidInput;
-import grandbore.core.prediction.BandScore;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
-import grandbore.core.units.Measure;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
@@ -45,8 +44,8 @@ final class RunnerSweep extends VBox {
 
   private void sweep() {
     var engine = session.engine();
-    var brief = engine.combination().brief();
-    if (!asking.isNew(engine, brief, session.build().units())) {
+    var band = WantedBand.of(engine.combination().brief());
+    if (!asking.isNew(engine.solved(), band, session.build().units())) {
       return;
     }
     var runner = engine.combination().intake().runnerLength();
@@ -64,17 +63,11 @@ final class RunnerSweep extends VBox {
         // No runner is so short or so long.
       }
     }
-    double from = Measure.RPM.fromSi(brief.bandFrom().si());
-    double to = Measure.RPM.fromSi(brief.bandTo().si());
-    var speeds = new ArrayList<Double>();
-    for (int i = 0; i < POINTS; i++) {
-      speeds.add(from + (to - from) * i / (POINTS - 1));
-    }
     found.setText("Running %d runner lengths".formatted(lengths.size()));
-    service.curves(engines, speeds, curves -> show(lengths, curves, from, to));
+    service.curves(engines, band.speeds(POINTS), curves -> show(lengths, curves, band));
   }
 
-  private void show(List<Double> lengths, List<Curve> curves, double from, double to) {
+  private void show(List<Double> lengths, List<Curve> curves, WantedBand band) {
     var units = session.build().units();
     var power = new Shown(units).power();
     var length = Quantity.LENGTH.unit(units);
@@ -84,10 +77,7 @@ final class RunnerSweep extends VBox {
     int best = 0;
     for (int i = 0; i < n; i++) {
       x[i] = length.fromSi(lengths.get(i));
-      y[i] =
-          BandScore.of(curves.get(i), from, to)
-              .map(s -> power.fromSi(s.power()))
-              .orElse(Double.NaN);
+      y[i] = band.power(curves.get(i), power);
       best = y[i] > y[best] ? i : best;
     }
     plot.show("runner, " + length.symbol(), power.symbol(), List.of(new Line("average", x, y)));
@@ -96,7 +86,7 @@ final class RunnerSweep extends VBox {
             Locale.US,
             "Of the lengths tried, a runner of %s gives the band %,.0f to %,.0f rpm the most.",
             Quantity.LENGTH.show(lengths.get(best), units),
-            from,
-            to));
+            band.from(),
+            band.to()));
   }
 }

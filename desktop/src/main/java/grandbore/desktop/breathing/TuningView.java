@@ -72,11 +72,7 @@ final class TuningView extends VBox {
   }
 
   private double figure(String name) {
-    return session.figures().stream()
-        .filter(f -> f.name().equals(name))
-        .mapToDouble(f -> Measure.RPM.fromSi(f.si()))
-        .findFirst()
-        .orElse(Double.NaN);
+    return session.figure(name).map(f -> Measure.RPM.fromSi(f.si())).orElse(Double.NaN);
   }
 
   private void draw() {

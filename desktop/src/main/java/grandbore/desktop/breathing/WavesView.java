@@ -130,8 +130,8 @@ final class WavesView extends VBox {
   }
 
   private void traces() {
-    var p = new Shown(session.build().units()).pressure();
     var shown = new Shown(session.build().units());
+    var p = shown.pressure();
     var angles = shown.in(Measure.DEGREES, trace.angles());
     valves.show(
         "crank °, firing top centre 0",
@@ -139,21 +139,7 @@ final class WavesView extends VBox {
         List.of(
             new Line("intake", angles, shown.in(p, trace.of(Kind.INTAKE_PRESSURE))),
             new Line("exhaust", angles, shown.in(p, trace.of(Kind.EXHAUST_PRESSURE)))),
-        overlap());
-  }
-
-  private double[] overlap() {
-    double from = Double.NaN;
-    double to = Double.NaN;
-    var in = trace.of(Kind.INTAKE_LIFT);
-    var out = trace.of(Kind.EXHAUST_LIFT);
-    for (int i = 0; i < in.length; i++) {
-      if (in[i] > 0 && out[i] > 0) {
-        from = Double.isNaN(from) ? Math.toDegrees(trace.angles()[i]) : from;
-        to = Math.toDegrees(trace.angles()[i]);
-      }
-    }
-    return Double.isNaN(from) ? new double[0] : new double[] {from, to};
+        shown.in(Measure.DEGREES, trace.overlap()));
   }
 
   private void draw() {

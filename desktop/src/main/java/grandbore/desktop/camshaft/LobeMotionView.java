@@ -15,8 +15,6 @@ import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import java.util.function.ToDoubleBiFunction;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /**
@@ -40,13 +38,11 @@ final class LobeMotionView extends VBox {
     };
     for (int i = 0; i < 4; i++) {
       plots[i] = new PlotPane(look, names[i][0], names[i][1], "%.3f");
-      HBox.setHgrow(plots[i], Priority.ALWAYS);
-      plots[i].setPrefWidth(300);
     }
     getChildren()
         .addAll(
-            new HBox(10, plots[0], plots[1]),
-            new HBox(10, plots[2], plots[3]),
+            PlotPane.pair(plots[0], plots[1]),
+            PlotPane.pair(plots[2], plots[3]),
             checks,
             new FigureRows(session, "intake_tappet_wanted", "exhaust_tappet_wanted"),
             new InputGrid(session)

@@ -3,10 +3,9 @@ package grandbore.desktop.camshaft;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Specs;
-import grandbore.core.prediction.BandScore;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
-import grandbore.core.units.Measure;
+import grandbore.core.prediction.WantedBand;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.look.Look;
@@ -63,13 +62,8 @@ final class SeparationView extends VBox {
 
   private void sweep() {
     var engine = session.engine();
-    var brief = engine.combination().brief();
-    if (!asking.isNew(
-        engine.combination().cam(),
-        engine,
-        session.build().units(),
-        brief.bandFrom(),
-        brief.bandTo())) {
+    var band = WantedBand.of(engine.combination().brief());
+    if (!asking.isNew(engine.solved(), band, session.build().units())) {
       return;
     }
     var degrees = new ArrayList<Double>();
@@ -85,14 +79,8 @@ final class SeparationView extends VBox {
         // A separation that can't be ground: the line is shorter.
       }
     }
-    double from = Measure.RPM.fromSi(brief.bandFrom().si());
-    double to = Measure.RPM.fromSi(brief.bandTo().si());
-    var speeds = new ArrayList<Double>();
-    for (int i = 0; i < POINTS; i++) {
-      speeds.add(from + (to - from) * i / (POINTS - 1));
-    }
     found.setText("Running %d separations, each with two rockers".formatted(degrees.size()));
-    service.curves(engines, speeds, curves -> show(degrees, curves, from, to));
+    service.curves(engines, band.speeds(POINTS), curves -> show(degrees, curves, band));
   }
 
   /** Both lobes moved apart by as much, the advance as it is. */
@@ -116,7 +104,7 @@ final class SeparationView extends VBox {
         .with("valveTrain.exhaustRocker", out.with(out.si() + ROCKER, out.provenance()));
   }
 
-  private void show(List<Double> degrees, List<Curve> curves, double from, double to) {
+  private void show(List<Double> degrees, List<Curve> curves, WantedBand band) {
     var unit = new Shown(session.build().units()).power();
     int n = degrees.size();
     var x = new double[n];
@@ -125,18 +113,14 @@ final class SeparationView extends VBox {
     int best = 0;
     for (int i = 0; i < n; i++) {
       x[i] = degrees.get(i);
-      y[i] = average(curves.get(2 * i), from, to, unit);
-      gain[i] = average(curves.get(2 * i + 1), from, to, unit) - y[i];
+      y[i] = band.power(curves.get(2 * i), unit);
+      gain[i] = band.power(curves.get(2 * i + 1), unit) - y[i];
       best = y[i] > y[best] ? i : best;
     }
     plot.show("separation, cam °", unit.symbol(), List.of(new Line("average power", x, y)));
     rocker.show("separation, cam °", unit.symbol(), List.of(new Line("gain", x, gain)));
     double rule =
-        session.figures().stream()
-            .filter(f -> f.name().equals("separation_rule"))
-            .mapToDouble(f -> Math.toDegrees(f.si()))
-            .findFirst()
-            .orElse(Double.NaN);
+        session.figure("separation_rule").map(f -> Math.toDegrees(f.si())).orElse(Double.NaN);
     var line = new Line("average power", x, y);
     double top = top(x, y, best);
     var words = new StringBuilder();
@@ -159,10 +143,6 @@ final class SeparationView extends VBox {
       words.append(" The best lies at the end of what was tried, or beyond.");
     }
     found.setText(words.toString());
-  }
-
-  private static double average(Curve curve, double from, double to, Measure unit) {
-    return BandScore.of(curve, from, to).map(s -> unit.fromSi(s.power())).orElse(Double.NaN);
   }
 
   /** Top of a parabola through the best point and its neighbours. */

@@ -25,10 +25,7 @@ public final class FigureRows extends VBox {
 
   private void refresh() {
     getChildren().clear();
-    var all = session.figures();
-    for (var name : names) {
-      all.stream().filter(f -> f.name().equals(name)).findFirst().ifPresent(this::add);
-    }
+    names.forEach(n -> session.figure(n).ifPresent(this::add));
     setVisible(!getChildren().isEmpty());
     setManaged(isVisible());
   }

@@ -1,7 +1,7 @@
 package grandbore.desktop.controls;
 
 import java.util.concurrent.atomic.AtomicBoolean;
-import javafx.beans.property.ReadOnlyProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 
 /** Keeps a view in step with what it shows, and leaves it alone while nobody sees it. */
@@ -9,7 +9,7 @@ public final class WhenSeen {
   private WhenSeen() {}
 
   /** Refreshes a view when one of these changes, at once if it is seen, else when it next is. */
-  public static void refresh(Node view, Runnable refresh, ReadOnlyProperty<?>... changes) {
+  public static void refresh(Node view, Runnable refresh, ObservableValue<?>... changes) {
     var stale = new AtomicBoolean(true);
     Runnable go =
         () -> {

@@ -2,6 +2,7 @@ package grandbore.desktop.curve;
 
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.ChartDress;
@@ -101,16 +102,9 @@ final class CurveChart extends StackPane {
   }
 
   /**
-   * @param bandFrom of the speeds that matter, rev/min
-   * @param bandTo likewise
+   * @param wanted the speeds that matter
    */
-  void show(
-      CurveState newState,
-      UnitSystem system,
-      double from,
-      double to,
-      double bandFrom,
-      double bandTo) {
+  void show(CurveState newState, UnitSystem system, double from, double to, WantedBand wanted) {
     if (system != units) {
       forget();
       units = system;
@@ -118,7 +112,7 @@ final class CurveChart extends StackPane {
     state = newState;
     plot.clearDomainMarkers();
     plot.addDomainMarker(cursor);
-    band = new IntervalMarker(bandFrom, bandTo);
+    band = new IntervalMarker(wanted.from(), wanted.to());
     plot.addDomainMarker(band, Layer.BACKGROUND);
     speed.setRange(from, to + 0.06 * (to - from));
     redraw();

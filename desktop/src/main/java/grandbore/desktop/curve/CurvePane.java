@@ -2,6 +2,7 @@ package grandbore.desktop.curve;
 
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Look;
@@ -91,21 +92,17 @@ public final class CurvePane extends VBox {
     if (rpm.getValue() <= from) {
       rpm.setValue(from + 0.6 * (to - from));
     }
-    var brief = build.combination().brief();
-    double bandFrom = Measure.RPM.fromSi(brief.bandFrom().si());
-    double bandTo = Measure.RPM.fromSi(brief.bandTo().si());
+    var band = WantedBand.of(build.combination().brief());
     var laid = service.overProperty().get();
     var ghost = laid == null ? state.ghost() : laid;
-    var now =
-        List.<Object>of(
-            state.isRunning(), build.units(), build.speeds(), session.id(), bandFrom, bandTo);
+    var now = List.<Object>of(state.isRunning(), build.units(), build.speeds(), session.id(), band);
     if (!Objects.equals(state.curve(), drawn)
         || !Objects.equals(ghost, drawnGhost)
         || !now.equals(drawnWith)) {
       drawn = state.curve();
       drawnGhost = ghost;
       drawnWith = now;
-      chart.show(state.over(ghost), build.units(), from, to, bandFrom, bandTo);
+      chart.show(state.over(ghost), build.units(), from, to, band);
     }
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);

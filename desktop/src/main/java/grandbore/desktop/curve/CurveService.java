@@ -15,6 +15,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.value.ObservableValue;
 
 /** Keeps the curve in step with the bench: each edit starts a live run and ends the one before. */
 public final class CurveService implements AutoCloseable {
@@ -49,6 +50,11 @@ public final class CurveService implements AutoCloseable {
     return state.getReadOnlyProperty();
   }
 
+  /** The curve that stands; it changes once a run is through, not while it goes on. */
+  public ObservableValue<Curve> curve() {
+    return state.map(CurveState::curve);
+  }
+
   /** The live curve of the build laid over, {@code null} for none. */
   public ReadOnlyObjectProperty<Curve> overProperty() {
     return over.getReadOnlyProperty();
@@ -63,7 +69,7 @@ public final class CurveService implements AutoCloseable {
       return;
     }
     var speeds = session.build().speeds().points(LIVE_POINTS);
-    List<Object> wish = List.of(laid.engine(), speeds);
+    List<Object> wish = List.of(laid.engine().solved(), speeds);
     if (wish.equals(shownOver)) {
       return;
     }
@@ -88,7 +94,8 @@ public final class CurveService implements AutoCloseable {
   }
 
   private void live() {
-    var engine = session.engine();
+    // What is only on paper does not move the curve.
+    var engine = session.engine().solved();
     var speeds = session.build().speeds().points(LIVE_POINTS);
     if (Objects.equals(engine, shown) && speeds.equals(shownSpeeds)) {
       return;

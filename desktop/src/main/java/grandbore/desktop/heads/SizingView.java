@@ -3,12 +3,11 @@ package grandbore.desktop.heads;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.flow.PortSizing;
-import grandbore.core.prediction.BandScore;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Trace;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.topend.FlowVerdict;
-import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
@@ -23,6 +22,7 @@ import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
@@ -67,48 +67,38 @@ final class SizingView extends VBox {
 
   private void vary() {
     var engine = session.engine();
-    var brief = engine.combination().brief();
-    if (!asking.isNew(engine, brief, session.build().units())) {
+    var band = WantedBand.of(engine.combination().brief());
+    if (!asking.isNew(engine.solved(), band, session.build().units())) {
       return;
     }
     var c = engine.combination();
     var variants = new ArrayList<Variant>();
     variants.add(new Variant("as it is", c));
-    add(variants, "intake valve 5 % larger, port flowing as much better", c, 0);
-    add(variants, "intake port 15 % larger in section", c, 1);
-    add(variants, "intake port 15 % smaller in section", c, 2);
-    double from = Measure.RPM.fromSi(brief.bandFrom().si());
-    double to = Measure.RPM.fromSi(brief.bandTo().si());
-    var speeds = new ArrayList<Double>();
-    for (int i = 0; i < POINTS; i++) {
-      speeds.add(from + (to - from) * i / (POINTS - 1));
-    }
+    add(
+        variants,
+        "intake valve 5 % larger, port flowing as much better",
+        () -> PortSizing.largerValve(c, 0.05));
+    add(variants, "intake port 15 % larger in section", () -> PortSizing.portSection(c, 0.15));
+    add(variants, "intake port 15 % smaller in section", () -> PortSizing.portSection(c, -0.15));
     gains.setText("Running the engine with other valves and ports");
     service.curves(
         variants.stream().map(v -> new BuiltEngine(v.c, engine.clearances())).toList(),
-        speeds,
-        curves -> show(variants, curves, from, to));
+        band.speeds(POINTS),
+        curves -> show(variants, curves, band));
   }
 
-  private static void add(List<Variant> all, String name, Combination c, int kind) {
+  private static void add(List<Variant> all, String name, Supplier<Combination> changed) {
     try {
-      all.add(
-          new Variant(
-              name,
-              switch (kind) {
-                case 0 -> PortSizing.largerValve(c, 0.05);
-                case 1 -> PortSizing.portSection(c, 0.15);
-                default -> PortSizing.portSection(c, -0.15);
-              }));
+      all.add(new Variant(name, changed.get()));
     } catch (InvalidInput e) {
       // No room for it in this head.
     }
   }
 
-  private void show(List<Variant> variants, List<Curve> curves, double from, double to) {
+  private void show(List<Variant> variants, List<Curve> curves, WantedBand band) {
     var unit = new Shown(session.build().units()).power();
     var words = new StringBuilder();
-    double base = average(curves.getFirst(), from, to, unit);
+    double base = band.power(curves.getFirst(), unit);
     words.append(
         String.format(
             Locale.US, "Average over the brief's band: %.0f %s as it is.", base, unit.symbol()));
@@ -117,16 +107,12 @@ final class SizingView extends VBox {
           String.format(
               Locale.US,
               " %+.1f with an %s.",
-              average(curves.get(i), from, to, unit) - base,
+              band.power(curves.get(i), unit) - base,
               variants.get(i).name));
     }
     words.append(
         " A port changed in section keeps its flow sheet here; a real one does not quite.");
     gains.setText(words.toString());
-  }
-
-  private static double average(Curve curve, double from, double to, Measure unit) {
-    return BandScore.of(curve, from, to).map(s -> unit.fromSi(s.power())).orElse(Double.NaN);
   }
 
   private void trace() {

@@ -13,8 +13,6 @@ import java.util.Locale;
 import javafx.geometry.HPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** One engine speed: traces over the crank's angle, and each cylinder's own result. */
@@ -41,15 +39,8 @@ final class OneSpeed extends VBox {
     words.getStyleClass().add("soft");
     words.setId("worst-cylinder");
     cylinders.getStyleClass().add("result-grid");
-    getChildren().addAll(pair(valves, flows), pair(loop, waves), words, cylinders);
-  }
-
-  static HBox pair(PlotPane a, PlotPane b) {
-    HBox.setHgrow(a, Priority.ALWAYS);
-    HBox.setHgrow(b, Priority.ALWAYS);
-    a.setPrefWidth(300);
-    b.setPrefWidth(300);
-    return new HBox(10, a, b);
+    getChildren()
+        .addAll(PlotPane.pair(valves, flows), PlotPane.pair(loop, waves), words, cylinders);
   }
 
   void show(Trace trace, Shown shown) {
@@ -66,7 +57,7 @@ final class OneSpeed extends VBox {
                 "cylinder",
                 angles,
                 exchangeOnly(angles, shown.in(p, trace.of(Kind.CYLINDER_PRESSURE))))),
-        overlap(trace));
+        shown.in(Measure.DEGREES, trace.overlap()));
     flows.show(
         crank,
         "g/s, forward positive",
@@ -77,7 +68,7 @@ final class OneSpeed extends VBox {
                 "exhaust",
                 angles,
                 shown.in(Measure.GRAMS_PER_SECOND, trace.of(Kind.EXHAUST_FLOW)))),
-        overlap(trace));
+        shown.in(Measure.DEGREES, trace.overlap()));
     var high = shown.high();
     loop.show(
         "volume, cc",
@@ -118,21 +109,6 @@ final class OneSpeed extends VBox {
       out[i] = wave[i][(int) Math.round(share * (wave[i].length - 1))];
     }
     return out;
-  }
-
-  /** From where the intake opens to where the exhaust shuts, in degrees. */
-  private static double[] overlap(Trace trace) {
-    double from = Double.NaN;
-    double to = Double.NaN;
-    var in = trace.of(Kind.INTAKE_LIFT);
-    var out = trace.of(Kind.EXHAUST_LIFT);
-    for (int i = 0; i < in.length; i++) {
-      if (in[i] > 0 && out[i] > 0) {
-        from = Double.isNaN(from) ? Math.toDegrees(trace.angles()[i]) : from;
-        to = Math.toDegrees(trace.angles()[i]);
-      }
-    }
-    return Double.isNaN(from) ? new double[0] : new double[] {from, to};
   }
 
   private void each(CurvePoint point, Shown shown) {

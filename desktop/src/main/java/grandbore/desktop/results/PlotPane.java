@@ -121,6 +121,15 @@ public final class PlotPane extends VBox {
     look.themeProperty().subscribe(t -> dress());
   }
 
+  /** Two plots side by side, as wide as each other. */
+  public static HBox pair(PlotPane a, PlotPane b) {
+    HBox.setHgrow(a, Priority.ALWAYS);
+    HBox.setHgrow(b, Priority.ALWAYS);
+    a.setPrefWidth(300);
+    b.setPrefWidth(300);
+    return new HBox(10, a, b);
+  }
+
   /** Draws lines; the abscissa's spans given in pairs are shaded. */
   public void show(String x, String y, List<Line> drawn, double... spans) {
     lines = List.copyOf(drawn);

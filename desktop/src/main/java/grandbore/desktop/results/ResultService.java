@@ -20,7 +20,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
 
-/** Runs what the results page asks for, one thing at a time; a newer wish ends the older. */
+/** Runs what a view asks for, one thing at a time; a newer wish ends the older. */
 public final class ResultService {
   /** What a slow engine does. */
   public record Slow(List<Double> compression, Optional<SlowRunning.Idle> idle) {}
@@ -79,7 +79,7 @@ public final class ResultService {
 
   /** The live curve of another engine. */
   public void curve(BuiltEngine engine, List<Double> speeds, Consumer<Curve> then) {
-    run(stop -> predictor.predict(engine, speeds, Fidelity.LIVE, p -> {}, stop), then);
+    curves(List.of(engine), speeds, c -> then.accept(c.getFirst()));
   }
 
   /** The live curves of several engines. */
@@ -94,17 +94,10 @@ public final class ResultService {
 
   /** One speed of several engines, live. */
   public void each(List<BuiltEngine> engines, double rpm, Consumer<List<CurvePoint>> then) {
-    run(
-        stop ->
-            engines.stream()
-                .map(
-                    e ->
-                        predictor
-                            .predict(e, List.of(rpm), Fidelity.LIVE, p -> {}, stop)
-                            .points()
-                            .getFirst())
-                .toList(),
-        then);
+    curves(
+        engines,
+        List.of(rpm),
+        all -> then.accept(all.stream().map(c -> c.points().getFirst()).toList()));
   }
 
   private <T> void run(Function<BooleanSupplier, T> work, Consumer<T> then) {

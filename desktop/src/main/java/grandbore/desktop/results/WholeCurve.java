@@ -26,9 +26,9 @@ final class WholeCurve extends VBox {
     pistons = new PlotPane(look, "plot-pistons", "Piston speed", "%.0f");
     getChildren()
         .addAll(
-            OneSpeed.pair(pressures, filling),
-            OneSpeed.pair(margins, heat),
-            OneSpeed.pair(rods, pistons));
+            PlotPane.pair(pressures, filling),
+            PlotPane.pair(margins, heat),
+            PlotPane.pair(rods, pistons));
   }
 
   void show(Curve curve, Shown shown) {

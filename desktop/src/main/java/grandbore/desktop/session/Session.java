@@ -13,6 +13,7 @@ import grandbore.core.working.Figures;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -140,6 +141,11 @@ public final class Session implements AutoCloseable {
       figures = Figures.of(build(), readings());
     }
     return figures;
+  }
+
+  /** One of them by its name, where this build has it. */
+  public Optional<Figure> figure(String name) {
+    return figures().stream().filter(f -> f.name().equals(name)).findFirst();
   }
 
   /** The engine with the measured values in place. */

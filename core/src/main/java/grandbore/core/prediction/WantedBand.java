@@ -1,0 +1,34 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combination.Brief;
+import grandbore.core.units.Measure;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** The speeds that a brief wants power over, rev/min. */
+public record WantedBand(double from, double to) {
+  public static WantedBand of(Brief brief) {
+    return new WantedBand(
+        Measure.RPM.fromSi(brief.bandFrom().si()), Measure.RPM.fromSi(brief.bandTo().si()));
+  }
+
+  public double middle() {
+    return 0.5 * (from + to);
+  }
+
+  /** So many speeds, evenly spaced, both ends included. */
+  public List<Double> speeds(int points) {
+    return IntStream.range(0, points).mapToObj(i -> from + (to - from) * i / (points - 1)).toList();
+  }
+
+  /** A curve's averages over it, where the curve spans it. */
+  public Optional<BandScore> score(Curve curve) {
+    return BandScore.of(curve, from, to);
+  }
+
+  /** A curve's average power in a unit; not a number where the curve does not span the band. */
+  public double power(Curve curve, Measure unit) {
+    return score(curve).map(s -> unit.fromSi(s.power())).orElse(Double.NaN);
+  }
+}
