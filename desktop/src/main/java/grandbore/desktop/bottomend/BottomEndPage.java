@@ -30,13 +30,15 @@ public final class BottomEndPage {
       Look look) {
     var views =
         new Views()
-            .with("Section", "bottom-section", SectionView.make(session, look, crank))
-            .with("Stack and fits", "bottom-stack", StackView.make(session, look))
-            .with("Motion", "bottom-motion", new MotionView(session, look, crank, rpm))
-            .with("Forces", "bottom-forces", new ForcesView(session, curves, look, crank, rpm))
-            .with("Balance", "bottom-balance", BalanceView.make(session, look, crank, rpm))
-            .with("Limits", "bottom-limits", new LimitsView(session, look))
-            .with("Oil", "bottom-oil", new OilView(session, look, rpm));
+            .with("Section", "bottom-section", () -> SectionView.make(session, look, crank))
+            .with("Stack and fits", "bottom-stack", () -> StackView.make(session, look))
+            .with(
+                "Motion", "bottom-motion", () -> new MotionView(session, curves, look, crank, rpm))
+            .with(
+                "Forces", "bottom-forces", () -> new ForcesView(session, curves, look, crank, rpm))
+            .with("Balance", "bottom-balance", () -> BalanceView.make(session, look, crank, rpm))
+            .with("Limits", "bottom-limits", () -> new LimitsView(session, look))
+            .with("Oil", "bottom-oil", () -> new OilView(session, look, rpm));
     var slider = new Slider(0, 720, crank.get());
     slider.setId("crank-cursor");
     slider.setAccessibleText("crank cursor");

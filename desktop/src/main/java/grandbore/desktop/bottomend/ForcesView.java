@@ -5,12 +5,14 @@ import grandbore.core.combination.Combination;
 import grandbore.core.mechanics.RodForces;
 import grandbore.core.mechanics.Strength;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Trace;
 import grandbore.core.units.Measure;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
@@ -48,6 +50,7 @@ final class ForcesView extends VBox {
   private final Asking askingPlain;
   private Trace trace;
   private RodForces other;
+  private Curve bare;
   private double[] otherAngles;
 
   ForcesView(
@@ -88,12 +91,12 @@ final class ForcesView extends VBox {
                     + " says. No load predicted here is a promise that a part stands it: an engine"
                     + " that lets go throws parts."));
     asking =
-        new Asking(this, this::solve)
+        new Asking(this, curves, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
     askingPlain =
-        new Asking(this, this::unboost).when(session.buildProperty(), session.readingsProperty());
-    curves.stateProperty().subscribe(s -> rate());
-    session.buildProperty().subscribe(b -> rate());
+        new Asking(this, curves, this::unboost)
+            .when(session.buildProperty(), session.readingsProperty());
+    WhenSeen.refresh(this, this::rate, curves.curve(), session.buildProperty());
     crank.subscribe(
         a -> {
           forces.point(a.doubleValue());
@@ -106,9 +109,12 @@ final class ForcesView extends VBox {
   }
 
   private void rate() {
-    var curve = curves.stateProperty().get().curve();
+    var curve = curves.curve().getValue();
     if (curve != null) {
       rated.show(Strength.of(session.build(), curve));
+    }
+    if (bare != null) {
+      unboosted.show(Strength.of(session.build(), bare));
     }
   }
 
@@ -116,7 +122,7 @@ final class ForcesView extends VBox {
     double at = Math.rint(rpm.get() / 50) * 50;
     var over = session.overProperty().get();
     if (!asking.isNew(
-        session.engine(), at, session.build().units(), over == null ? "nothing" : over)) {
+        session.engine().solved(), at, session.build().units(), over == null ? "nothing" : over)) {
       return;
     }
     say(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));
@@ -207,15 +213,18 @@ final class ForcesView extends VBox {
       n.setVisible(boosted);
       n.setManaged(boosted);
     }
-    if (!boosted || !askingPlain.isNew(engine, session.build())) {
+    if (!boosted || !askingPlain.isNew(engine.solved(), session.build().speeds())) {
       return;
     }
-    var bare =
+    var plainEngine =
         new BuiltEngine(
             engine.combination().with("boost.kind", Boost.Kind.NONE), engine.clearances());
     plain.curve(
-        bare,
+        plainEngine,
         session.build().speeds().points(POINTS),
-        c -> unboosted.show(Strength.of(session.build(), c)));
+        c -> {
+          bare = c;
+          rate();
+        });
   }
 }

@@ -12,6 +12,7 @@ import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
@@ -43,7 +44,12 @@ final class MotionView extends VBox {
   private final Asking asking;
   private Curve with;
 
-  MotionView(Session session, Look look, ReadOnlyDoubleProperty crank, ReadOnlyDoubleProperty rpm) {
+  MotionView(
+      Session session,
+      CurveService curves,
+      Look look,
+      ReadOnlyDoubleProperty crank,
+      ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
     this.crank = crank;
@@ -89,7 +95,8 @@ final class MotionView extends VBox {
     WhenSeen.refresh(this, this::draw, session.buildProperty(), session.overProperty(), rpm);
     crank.subscribe(a -> overCrank.forEach(p -> p.point(a.doubleValue() % 360)));
     asking =
-        new Asking(this, this::compare).when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, curves, this::compare)
+            .when(session.buildProperty(), session.readingsProperty());
   }
 
   private static SliderCrank crank(Combination c, double rod) {
@@ -171,7 +178,11 @@ final class MotionView extends VBox {
       say("Say another rod above: both engines are then run through every speed.");
       return;
     }
-    if (!asking.isNew(engine, session.build().speeds(), session.build().units())) {
+    if (!asking.isNew(
+        engine.solved(),
+        c.worksheet().otherRod(),
+        session.build().speeds(),
+        session.build().units())) {
       return;
     }
     BuiltEngine other;

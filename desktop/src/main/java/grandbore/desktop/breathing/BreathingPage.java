@@ -35,10 +35,11 @@ public final class BreathingPage {
       Look look) {
     var views =
         new Views()
-            .with("Path", "breathing-path", path(session, look))
-            .with("Waves", "breathing-waves", new WavesView(session, look, crank, rpm))
-            .with("Tuning", "breathing-tuning", new TuningView(session, curves, look, rpm))
-            .with("Losses", "breathing-losses", new LossesView(session, look, rpm));
+            .with("Path", "breathing-path", () -> path(session, look))
+            .with(
+                "Waves", "breathing-waves", () -> new WavesView(session, curves, look, crank, rpm))
+            .with("Tuning", "breathing-tuning", () -> new TuningView(session, curves, look, rpm))
+            .with("Losses", "breathing-losses", () -> new LossesView(session, curves, look, rpm));
     return Page.of(
         "Breathing",
         "From the air to the tail. Wave lengths follow from these lengths: change a runner and"

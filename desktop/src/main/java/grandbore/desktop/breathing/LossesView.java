@@ -2,6 +2,7 @@ package grandbore.desktop.breathing;
 
 import grandbore.core.prediction.LossAccount;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.LossPane;
@@ -24,7 +25,7 @@ final class LossesView extends VBox {
   private final Asking asking;
   private LossAccount account;
 
-  LossesView(Session session, Look look, ReadOnlyDoubleProperty rpm) {
+  LossesView(Session session, CurveService curves, Look look, ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
     this.rpm = rpm;
@@ -40,11 +41,13 @@ final class LossesView extends VBox {
                     + " computed and not asserted. One hides another: the shares do not add up."));
     rpm.subscribe(r -> show());
     asking =
-        new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, curves, this::solve)
+            .when(session.buildProperty(), session.readingsProperty());
   }
 
   private void solve() {
-    if (!asking.isNew(session.engine(), session.build().speeds(), session.build().units())) {
+    if (!asking.isNew(
+        session.engine().solved(), session.build().speeds(), session.build().units())) {
       return;
     }
     account = null;

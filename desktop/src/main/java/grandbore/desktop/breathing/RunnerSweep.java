@@ -5,6 +5,7 @@ import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Quantity;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
@@ -29,7 +30,7 @@ final class RunnerSweep extends VBox {
   private final ResultService service = new ResultService(found::setText);
   private final Asking asking;
 
-  RunnerSweep(Session session, Look look) {
+  RunnerSweep(Session session, CurveService curves, Look look) {
     super(6);
     this.session = session;
     plot =
@@ -39,7 +40,8 @@ final class RunnerSweep extends VBox {
     found.getStyleClass().add("soft");
     getChildren().addAll(found, plot);
     asking =
-        new Asking(this, this::sweep).when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, curves, this::sweep)
+            .when(session.buildProperty(), session.readingsProperty());
   }
 
   private void sweep() {

@@ -6,6 +6,7 @@ import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Line;
@@ -54,16 +55,15 @@ final class TuningView extends VBox {
                     "heads.intakePortLength",
                     "intake.meterFlow",
                     "intake.ratingDepression"),
-            new RunnerSweep(session, look),
+            new RunnerSweep(session, curves, look),
             loss,
             compressor,
             Page.hint(
                 "The bands are a rule of thumb; the line is the wave model with its ends, sections"
                     + " and temperatures. A good engine can pull more than a carburettor's rating,"
                     + " at more than its depression."));
-    curves.stateProperty().subscribe(s -> draw());
-    session.buildProperty().subscribe(b -> draw());
-    curves.overProperty().subscribe(o -> draw());
+    WhenSeen.refresh(
+        this, this::draw, curves.curve(), session.buildProperty(), curves.overProperty());
     rpm.subscribe(
         r -> {
           filling.point(r.doubleValue());
@@ -76,7 +76,7 @@ final class TuningView extends VBox {
   }
 
   private void draw() {
-    var curve = curves.stateProperty().get().curve();
+    var curve = curves.curve().getValue();
     if (curve == null) {
       return;
     }

@@ -5,6 +5,7 @@ import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
@@ -45,7 +46,12 @@ final class WavesView extends VBox {
   private final Asking asking;
   private Trace trace;
 
-  WavesView(Session session, Look look, DoubleProperty crank, ReadOnlyDoubleProperty rpm) {
+  WavesView(
+      Session session,
+      CurveService curves,
+      Look look,
+      DoubleProperty crank,
+      ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
     this.crank = crank;
@@ -88,7 +94,7 @@ final class WavesView extends VBox {
     sceneProperty().subscribe(s -> stopUnseen());
     parentProperty().subscribe(p -> stopUnseen());
     asking =
-        new Asking(this, this::solve)
+        new Asking(this, curves, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), rpm);
   }
 
@@ -111,7 +117,7 @@ final class WavesView extends VBox {
 
   private void solve() {
     double at = Math.rint(rpm.get() / 50) * 50;
-    if (!asking.isNew(session.engine(), at, session.build().units())) {
+    if (!asking.isNew(session.engine().solved(), at, session.build().units())) {
       return;
     }
     status.setText(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));

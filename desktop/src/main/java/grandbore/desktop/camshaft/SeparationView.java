@@ -8,6 +8,7 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.WantedBand;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
@@ -35,7 +36,7 @@ final class SeparationView extends VBox {
   private final ResultService service = new ResultService(found::setText);
   private final Asking asking;
 
-  SeparationView(Session session, Look look) {
+  SeparationView(Session session, CurveService curves, Look look) {
     super(10);
     this.session = session;
     plot = new PlotPane(look, "plot-separation", "Average over the band, by separation", "%.1f");
@@ -57,7 +58,8 @@ final class SeparationView extends VBox {
                     + " once, put on rockers of 0.1 more ratio, pull again. A gain well above the"
                     + " line where the separation should be right says that it is too wide."));
     asking =
-        new Asking(this, this::sweep).when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, curves, this::sweep)
+            .when(session.buildProperty(), session.readingsProperty());
   }
 
   private void sweep() {

@@ -1,9 +1,13 @@
 package grandbore.desktop.controls;
 
+import java.util.HashMap;
+import java.util.Map;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.Toggle;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.FlowPane;
@@ -12,6 +16,8 @@ import javafx.scene.layout.StackPane;
 /** One of several views of a station, chosen by a row of buttons. */
 public final class Views {
   private final ToggleGroup group = new ToggleGroup();
+  private final Map<Toggle, Supplier<? extends Node>> makers = new HashMap<>();
+  private final Map<Toggle, Node> made = new HashMap<>();
   private final FlowPane buttons = new FlowPane(4, 4);
   private final StackPane shown = new StackPane();
   private final ReadOnlyObjectWrapper<Node> chosen = new ReadOnlyObjectWrapper<>();
@@ -23,22 +29,22 @@ public final class Views {
         .subscribe(
             t -> {
               if (t != null) {
-                var view = (Node) t.getUserData();
+                var view = made.computeIfAbsent(t, k -> makers.get(k).get());
                 shown.getChildren().setAll(view);
                 chosen.set(view);
               }
             });
   }
 
-  /** Adds a view; the first one is chosen. */
-  public Views with(String title, String id, Node view) {
+  /** Adds a view, made when it is first chosen; the first one is chosen. */
+  public Views with(String title, String id, Supplier<? extends Node> view) {
     var button = new ToggleButton(title);
     button.setId(id);
     button.setToggleGroup(group);
-    button.setUserData(view);
     button.setOnAction(e -> button.setSelected(true));
     button.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
     buttons.getChildren().add(button);
+    makers.put(button, view);
     if (group.getSelectedToggle() == null) {
       group.selectToggle(button);
     }

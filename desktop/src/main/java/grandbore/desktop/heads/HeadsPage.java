@@ -5,6 +5,7 @@ import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Views;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.FlowDrawing;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
@@ -17,12 +18,13 @@ import javafx.scene.layout.VBox;
 public final class HeadsPage {
   private HeadsPage() {}
 
-  public static Node make(Session session, ReadOnlyDoubleProperty rpm, Look look) {
+  public static Node make(
+      Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
     var views =
         new Views()
-            .with("Flow", "heads-flow", flow(session, look))
-            .with("Sizing", "heads-sizing", new SizingView(session, look, rpm))
-            .with("Ports that differ", "heads-ports", ports(session));
+            .with("Flow", "heads-flow", () -> flow(session, look))
+            .with("Sizing", "heads-sizing", () -> new SizingView(session, curves, look, rpm))
+            .with("Ports that differ", "heads-ports", () -> ports(session));
     return Page.of(
         "Heads",
         "Flow sheets, all valves of a port together, at any depression; a table copied from a"

@@ -12,6 +12,7 @@ import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
@@ -41,7 +42,7 @@ final class SizingView extends VBox {
   private final Asking asking;
   private final Asking askingTrace;
 
-  SizingView(Session session, Look look, ReadOnlyDoubleProperty rpm) {
+  SizingView(Session session, CurveService curves, Look look, ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
     this.rpm = rpm;
@@ -57,9 +58,11 @@ final class SizingView extends VBox {
             gains,
             map);
     session.buildProperty().subscribe(b -> checks.show(FlowVerdict.of(b)));
-    asking = new Asking(this, this::vary).when(session.buildProperty(), session.readingsProperty());
+    asking =
+        new Asking(this, curves, this::vary)
+            .when(session.buildProperty(), session.readingsProperty());
     askingTrace =
-        new Asking(this, this::trace)
+        new Asking(this, curves, this::trace)
             .when(session.buildProperty(), session.readingsProperty(), rpm);
   }
 
@@ -117,7 +120,7 @@ final class SizingView extends VBox {
 
   private void trace() {
     double at = Math.rint(rpm.get() / 50) * 50;
-    if (askingTrace.isNew(session.engine(), at, session.build().units())) {
+    if (askingTrace.isNew(session.engine().solved(), at, session.build().units())) {
       tracer.trace(session.engine(), at, t -> draw(t, at));
     }
   }

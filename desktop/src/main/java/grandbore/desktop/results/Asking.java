@@ -1,15 +1,16 @@
 package grandbore.desktop.results;
 
+import grandbore.desktop.curve.CurveService;
 import java.util.List;
 import java.util.Objects;
 import javafx.animation.PauseTransition;
-import javafx.beans.property.ReadOnlyProperty;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.util.Duration;
 
 /**
- * Asks for a result when a view is seen and what it hangs on has rested, and only when that has
- * changed.
+ * Asks for a result when a view is seen, what it hangs on has rested and the curve stands, and only
+ * when that has changed.
  */
 public final class Asking {
   private static final Duration REST = Duration.millis(300);
@@ -20,13 +21,19 @@ public final class Asking {
 
   /**
    * @param view that has to be seen
+   * @param curves whose run goes first
    * @param ask starts the work
    */
-  public Asking(Node view, Runnable ask) {
+  public Asking(Node view, CurveService curves, Runnable ask) {
     this.view = view;
     rest.setOnFinished(
         e -> {
-          if (isSeen()) {
+          if (!isSeen()) {
+            return;
+          }
+          if (curves.stateProperty().get().isRunning()) {
+            soon();
+          } else {
             ask.run();
           }
         });
@@ -39,7 +46,7 @@ public final class Asking {
   }
 
   /** Asks again when one of these changes. */
-  public Asking when(ReadOnlyProperty<?>... changes) {
+  public Asking when(ObservableValue<?>... changes) {
     for (var p : changes) {
       p.subscribe(v -> soon());
     }
@@ -48,6 +55,11 @@ public final class Asking {
 
   public void soon() {
     rest.playFromStart();
+  }
+
+  /** Takes the last wish back, so that the same is new again. */
+  public void forget() {
+    asked = List.of();
   }
 
   /** Whether a wish differs from the last one, which it takes the place of. */

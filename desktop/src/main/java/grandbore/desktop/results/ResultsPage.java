@@ -2,28 +2,20 @@ package grandbore.desktop.results;
 
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.units.Measure;
+import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
-import java.util.List;
-import java.util.Objects;
-import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.Duration;
 
 /** What the prediction knows besides the curve: one speed, all speeds, losses, slow running. */
 public final class ResultsPage extends VBox {
   private static final int LOSS_POINTS = 10;
-  private static final Duration REST = Duration.millis(300);
 
   private final Session session;
   private final CurveService curves;
@@ -36,11 +28,9 @@ public final class ResultsPage extends VBox {
   private final SlowPane slow = new SlowPane();
   private final Label status = new Label();
   private final Button cancel = new Button("Cancel");
-  private final StackPane shown = new StackPane();
-  private final ToggleGroup views = new ToggleGroup();
-  private final PauseTransition rest = new PauseTransition(REST);
+  private final Views views = new Views();
+  private final Asking asking;
   private LossAccount account;
-  private List<Object> asked = List.of();
 
   public ResultsPage(Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
     super(10);
@@ -53,13 +43,13 @@ public final class ResultsPage extends VBox {
     getStyleClass().add("page");
     var title = new Label("Prediction");
     title.getStyleClass().add("page-title");
-    var choices =
-        new HBox(
-            view("One speed", "view-one", one),
-            view("All speeds", "view-all", whole),
-            view("Losses", "view-losses", losses),
-            view("Idle and cranking", "view-slow", slow));
-    choices.setSpacing(4);
+    views
+        .with("One speed", "view-one", () -> one)
+        .with("All speeds", "view-all", () -> whole)
+        .with("Losses", "view-losses", () -> losses)
+        .with("Idle and cranking", "view-slow", () -> slow);
+    asking =
+        new Asking(this, curves, this::refresh).when(rpm, curves.curve(), session.buildProperty());
     status.getStyleClass().add("soft");
     status.setId("results-status");
     status.setWrapText(true);
@@ -67,38 +57,13 @@ public final class ResultsPage extends VBox {
     cancel.setOnAction(
         e -> {
           service.cancel();
-          asked = List.of();
+          asking.forget();
           say("Cancelled", false);
         });
     var line = new HBox(8, status, cancel);
     line.setAlignment(Pos.CENTER_LEFT);
-    shown.setAlignment(Pos.TOP_LEFT);
-    getChildren().addAll(title, choices, line, shown);
-    rest.setOnFinished(e -> refresh());
-    views
-        .selectedToggleProperty()
-        .subscribe(
-            t -> {
-              if (t != null) {
-                shown.getChildren().setAll((Node) t.getUserData());
-                refresh();
-              }
-            });
-    rpm.subscribe(v -> rest.playFromStart());
-    curves.stateProperty().subscribe(s -> rest.playFromStart());
-    session.buildProperty().subscribe(b -> rest.playFromStart());
-    sceneProperty().subscribe(s -> rest.playFromStart());
-    views.selectToggle(views.getToggles().getFirst());
-  }
-
-  private ToggleButton view(String title, String id, Node content) {
-    var button = new ToggleButton(title);
-    button.setId(id);
-    button.setToggleGroup(views);
-    button.setUserData(content);
-    button.setOnAction(e -> button.setSelected(true));
-    button.setMinWidth(USE_PREF_SIZE);
-    return button;
+    getChildren().addAll(title, views.buttons(), line, views.shown());
+    views.chosenProperty().subscribe(v -> refresh());
   }
 
   private double idleSpeed() {
@@ -112,31 +77,28 @@ public final class ResultsPage extends VBox {
   }
 
   private void refresh() {
-    if (getScene() == null || views.getSelectedToggle() == null) {
+    if (getScene() == null) {
       return;
     }
-    var view = (Node) views.getSelectedToggle().getUserData();
+    var view = views.chosenProperty().get();
     double at = Math.rint(rpm.get() / 50) * 50;
     var how = new Shown(session.build().units());
-    List<Object> wish = List.of(view, session.engine(), how, view == one ? at : 0.0);
-    var curve = curves.stateProperty().get().curve();
+    var curve = curves.curve().getValue();
     if (view == whole && curve != null) {
       whole.show(curve, how);
       say(
           "The curve on the right, point by point. The cross-hair reads, a drag zooms, a double"
               + " click goes back.",
           false);
-      asked = List.of();
+      asking.forget();
       return;
     }
-    if (view == losses && account != null && wish.equals(asked)) {
-      losses.show(account, at, how);
+    if (!asking.isNew(view, session.engine().solved(), how, view == one ? at : 0.0, idleSpeed())) {
+      if (view == losses && account != null) {
+        losses.show(account, at, how);
+      }
       return;
     }
-    if (Objects.equals(wish, asked)) {
-      return;
-    }
-    asked = wish;
     if (view == one) {
       say("Solving every cylinder at %,.0f rpm".formatted(at), true);
       service.trace(

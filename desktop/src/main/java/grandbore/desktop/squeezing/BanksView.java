@@ -11,6 +11,7 @@ import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.SolvedRows;
 import grandbore.desktop.controls.SolvedRows.Solved;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import javafx.geometry.HPos;
@@ -66,8 +67,7 @@ final class BanksView extends VBox {
             Page.caution(
                 "Machining belongs to a qualified shop; a head has a least thickness that its maker"
                     + " states, and a milled head moves its manifold and its pushrods."));
-    session.buildProperty().subscribe(b -> refresh());
-    session.readingsProperty().subscribe(r -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty(), session.readingsProperty());
   }
 
   private void refresh() {

@@ -12,6 +12,7 @@ import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
@@ -77,10 +78,9 @@ final class FuelView extends VBox {
                 "Fuels and concentrates burn, and poison through skin and lungs: handle them as"
                     + " their makers say. No mixing sum and no predicted margin is a promise that"
                     + " an engine will not knock."));
-    curves.stateProperty().subscribe(s -> judge());
-    session.buildProperty().subscribe(b -> judge());
+    WhenSeen.refresh(this, this::judge, curves.curve(), session.buildProperty());
     asking =
-        new Asking(this, this::sweep)
+        new Asking(this, curves, this::sweep)
             .when(session.buildProperty(), session.readingsProperty(), rpm);
   }
 
@@ -99,7 +99,7 @@ final class FuelView extends VBox {
             f.density(),
             f.lowerHeatingValue() * f.density() / 1e9,
             f.stoichiometricAirFuelRatio()));
-    var curve = curves.stateProperty().get().curve();
+    var curve = curves.curve().getValue();
     if (curve != null) {
       checks.show(FuelStand.of(session.build(), session.engine(), curve));
     }
@@ -109,7 +109,7 @@ final class FuelView extends VBox {
   private void sweep() {
     var engine = session.engine();
     double at = Math.rint(rpm.get() / 100) * 100;
-    if (!asking.isNew(engine, at)) {
+    if (!asking.isNew(engine.solved(), at)) {
       return;
     }
     var engines = new ArrayList<BuiltEngine>();

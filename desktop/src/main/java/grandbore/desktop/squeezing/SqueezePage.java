@@ -28,11 +28,11 @@ public final class SqueezePage {
       Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
     var views =
         new Views()
-            .with("Volumes", "squeeze-volumes", volumes(session, look))
-            .with("Solve", "squeeze-solve", solve(session))
-            .with("Banks and heads", "squeeze-banks", new BanksView(session))
-            .with("Fuel", "squeeze-fuel", new FuelView(session, curves, look, rpm))
-            .with("Tests", "squeeze-tests", new TestsView(session));
+            .with("Volumes", "squeeze-volumes", () -> volumes(session, look))
+            .with("Solve", "squeeze-solve", () -> solve(session))
+            .with("Banks and heads", "squeeze-banks", () -> new BanksView(session))
+            .with("Fuel", "squeeze-fuel", () -> new FuelView(session, curves, look, rpm))
+            .with("Tests", "squeeze-tests", () -> new TestsView(session, curves));
     return Page.of(
         "Squeeze",
         "Chambers and decks measured at the Clearances station take the place of the numbers here,"

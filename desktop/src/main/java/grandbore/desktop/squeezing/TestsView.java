@@ -6,6 +6,8 @@ import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.session.Session;
@@ -25,7 +27,7 @@ final class TestsView extends VBox {
   private final Asking asking;
   private List<Double> predicted = List.of();
 
-  TestsView(Session session) {
+  TestsView(Session session, CurveService curves) {
     super(10);
     this.session = session;
     table.getStyleClass().add("result-grid");
@@ -44,14 +46,14 @@ final class TestsView extends VBox {
             Page.caution(
                 "Ground the coil and shut the fuel off before cranking; an engine under leak-down"
                     + " air can turn over by itself: keep hands and tools off the crank."));
-    session.buildProperty().subscribe(b -> refresh());
-    session.readingsProperty().subscribe(r -> refresh());
+    WhenSeen.refresh(this, this::refresh, session.buildProperty(), session.readingsProperty());
     asking =
-        new Asking(this, this::crank).when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, curves, this::crank)
+            .when(session.buildProperty(), session.readingsProperty());
   }
 
   private void crank() {
-    if (!asking.isNew(session.engine())) {
+    if (!asking.isNew(session.engine().solved())) {
       return;
     }
     predicted = List.of();

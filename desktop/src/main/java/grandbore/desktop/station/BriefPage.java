@@ -15,6 +15,7 @@ import grandbore.desktop.controls.ChoiceField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.SpeedField;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.controls.Words;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.results.Asking;
@@ -45,9 +46,9 @@ final class BriefPage {
     this.curves = curves;
     status.managedProperty().bind(status.textProperty().isNotEmpty());
     asking =
-        new Asking(stands, this::idle).when(session.buildProperty(), session.readingsProperty());
-    curves.stateProperty().subscribe(s -> judge());
-    session.buildProperty().subscribe(b -> judge());
+        new Asking(stands, curves, this::idle)
+            .when(session.buildProperty(), session.readingsProperty());
+    WhenSeen.refresh(stands, this::judge, curves.curve(), session.buildProperty());
   }
 
   static Node make(Session session, CurveService curves) {
@@ -133,7 +134,7 @@ final class BriefPage {
   }
 
   private void judge() {
-    var curve = curves.stateProperty().get().curve();
+    var curve = curves.curve().getValue();
     if (curve != null) {
       stands.show(BriefChecks.of(session.build(), curve, idle));
     }
@@ -148,12 +149,7 @@ final class BriefPage {
       judge();
       return;
     }
-    if (curves.stateProperty().get().isRunning()) {
-      // The curve goes first.
-      asking.soon();
-      return;
-    }
-    if (asking.isNew(session.engine(), brief.idle(), brief.vacuum())) {
+    if (asking.isNew(session.engine().solved(), brief.idle(), brief.vacuum())) {
       status.setText("Solving the idle");
       service.idle(
           session.engine(),

@@ -37,8 +37,8 @@ public final class Pages {
       case BRIEF -> BriefPage.make(session, curves);
       case BOTTOM_END -> BottomEndPage.make(session, curves, crank, rpm, look);
       case SQUEEZE -> SqueezePage.make(session, curves, rpm, look);
-      case CAM -> CamPage.make(session, crank, look);
-      case HEADS -> HeadsPage.make(session, rpm, look);
+      case CAM -> CamPage.make(session, curves, crank, look);
+      case HEADS -> HeadsPage.make(session, curves, rpm, look);
       case BREATHING -> BreathingPage.make(session, curves, crank, rpm, look);
       case CLEARANCES -> new ClearancesPage(session);
       case PREDICTION -> new ResultsPage(session, curves, rpm, look);
