@@ -183,4 +183,17 @@ class PaperworkTest extends BenchTest {
     assertThat(text("#check-donor_displacement")).startsWith("it is:");
     assertThat(combination().brief().soldAs().provenance()).isEqualTo(Provenance.CARD);
   }
+
+  /** What is only worked out on paper leaves the curve alone; what is built moves it. */
+  @Test
+  void paperLeavesTheCurveAlone() {
+    var before = bench.curves().curve().getValue();
+    view("squeeze", "squeeze-solve");
+    type("#worksheet-ratioWanted-text", "12.75");
+    assertThat(bench.curves().stateProperty().get().isRunning()).isFalse();
+    assertThat(bench.curves().curve().getValue()).isSameAs(before);
+    press("#take-ratio_by_dish");
+    settle();
+    assertThat(bench.curves().curve().getValue()).isNotEqualTo(before);
+  }
 }

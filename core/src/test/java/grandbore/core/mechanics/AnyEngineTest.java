@@ -13,6 +13,8 @@ import grandbore.core.combination.Provenance;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.geometry.SliderCrank;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.RandomEngines;
 import grandbore.core.squeezing.DonorCheck;
 import grandbore.core.squeezing.Evening;
@@ -59,6 +61,34 @@ class AnyEngineTest {
         assertThat(c.verdict()).isNotNull();
         assertThat(c.says()).as(c.name()).isNotBlank().doesNotContain("NaN", "null");
         assertThat(c.working()).as(c.name()).isNotBlank().doesNotContain("NaN", "null");
+      }
+    }
+  }
+
+  /** What is only on paper does not move the prediction, to the last digit. */
+  @Test
+  void whatIsOnPaperDoesNotMoveThePrediction() {
+    try (var predictor = new Predictor(1)) {
+      for (var build : List.of(EIGHT, DemoBuilds.paddockFour())) {
+        var engine = BuiltEngine.asSpecified(build.combination());
+        var wanted = build.combination().worksheet().ratioWanted();
+        var worked =
+            BuiltEngine.asSpecified(
+                build
+                    .combination()
+                    .with("worksheet.ratioWanted", wanted.with(13, Provenance.CARD)));
+        assertThat(worked).isNotEqualTo(engine);
+        assertThat(worked.solved()).isEqualTo(engine.solved());
+        var speeds = List.of(5000.0);
+        assertThat(predictor.predict(engine.solved(), speeds, Fidelity.LIVE))
+            .isEqualTo(predictor.predict(engine, speeds, Fidelity.LIVE));
+        var squeezed = build.combination().squeeze().chamberVolume();
+        var other =
+            build
+                .combination()
+                .with(
+                    "squeeze.chamberVolume", squeezed.with(squeezed.si() * 1.02, Provenance.CARD));
+        assertThat(BuiltEngine.asSpecified(other).solved()).isNotEqualTo(engine.solved());
       }
     }
   }

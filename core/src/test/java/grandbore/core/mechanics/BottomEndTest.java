@@ -1,13 +1,12 @@
 package grandbore.core.mechanics;
 
+import static grandbore.core.Said.check;
+import static grandbore.core.Said.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
-import grandbore.core.checks.Check;
 import grandbore.core.checks.Check.Verdict;
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Given;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Provenance;
@@ -28,17 +27,8 @@ import org.junit.jupiter.api.Test;
 class BottomEndTest {
   private static final Build EIGHT = DemoBuilds.hillClimbEight();
 
-  static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, Given.of(value, unit, field.spec().quantity(), Provenance.MEASURED));
-  }
-
-  private static Build with(String path, double value, Measure unit) {
+  private static Build eight(String path, double value, Measure unit) {
     return EIGHT.with(with(EIGHT.combination(), path, value, unit));
-  }
-
-  private static Check check(List<Check> all, String name) {
-    return all.stream().filter(c -> c.name().equals(name)).findFirst().orElseThrow();
   }
 
   /** Every solved term, put in, gives the clearance back: over random engines. */
@@ -74,24 +64,26 @@ class BottomEndTest {
     assertThat(check(fits, "rod_side_fit").says()).contains("0.0160 in");
     var ground =
         check(
-            PartsFit.of(with("bottomEnd.mainJournal", 2.530, Measure.INCHES)), "main_bearing_fit");
+            PartsFit.of(eight("bottomEnd.mainJournal", 2.530, Measure.INCHES)), "main_bearing_fit");
     assertThat(ground.verdict()).isEqualTo(Verdict.BAD);
     assertThat(ground.says()).contains("does not go in", "grind");
     var spacer =
-        check(PartsFit.of(with("fits.mainHousing", 2.750, Measure.INCHES)), "main_bearing_fit");
+        check(PartsFit.of(eight("fits.mainHousing", 2.750, Measure.INCHES)), "main_bearing_fit");
     assertThat(spacer.says()).contains("too wide", "spacer");
     assertThat(
-            check(PartsFit.of(with("fits.rodWidth", 0.950, Measure.INCHES)), "rod_side_fit").says())
+            check(PartsFit.of(eight("fits.rodWidth", 0.950, Measure.INCHES)), "rod_side_fit")
+                .says())
         .contains("do not go between the cheeks");
-    assertThat(check(PartsFit.of(with("fits.skirtBelowPin", 1.40, Measure.INCHES)), "skirt_fit"))
+    assertThat(check(PartsFit.of(eight("fits.skirtBelowPin", 1.40, Measure.INCHES)), "skirt_fit"))
         .satisfies(s -> assertThat(s.verdict()).isEqualTo(Verdict.BAD))
         .satisfies(s -> assertThat(s.says()).contains("meet by 0.0550 in"));
-    assertThat(check(PartsFit.of(with("fits.pin", 0.940, Measure.INCHES)), "piston_pin_fit").says())
+    assertThat(
+            check(PartsFit.of(eight("fits.pin", 0.940, Measure.INCHES)), "piston_pin_fit").says())
         .contains("hone");
     assertThat(
-            check(PartsFit.of(with("fits.rodBore", 0.9262, Measure.INCHES)), "rod_pin_fit").says())
+            check(PartsFit.of(eight("fits.rodBore", 0.9262, Measure.INCHES)), "rod_pin_fit").says())
         .contains("pressed by 0.0010 in");
-    assertThat(check(PartsFit.of(with("fits.pin", 0, Measure.INCHES)), "rod_pin_fit").verdict())
+    assertThat(check(PartsFit.of(eight("fits.pin", 0, Measure.INCHES)), "rod_pin_fit").verdict())
         .isEqualTo(Verdict.UNKNOWN);
   }
 
@@ -149,7 +141,7 @@ class BottomEndTest {
     double lambda = 0.0442 / 0.145;
     assertThat(0.0442 * w * w * (1 + lambda) / 0.3048).isCloseTo(80_000, within(50.0));
     assertThat(Overspeed.flutter(crank, width / 4)).isCloseTo(2 * w, within(1e-9));
-    var thick = Overspeed.of(with("fits.ringWidth", 5 / 64.0, Measure.INCHES));
+    var thick = Overspeed.of(eight("fits.ringWidth", 5 / 64.0, Measure.INCHES));
     assertThat(check(thick, "ring_flutter").verdict()).isEqualTo(Verdict.BAD);
     assertThat(check(Overspeed.of(EIGHT), "ring_flutter").verdict()).isEqualTo(Verdict.GOOD);
   }

@@ -2,9 +2,8 @@ package grandbore.core.prediction;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import grandbore.core.Said;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.Measure;
 import java.util.List;
@@ -17,8 +16,7 @@ abstract class EngineTest {
 
   /** A combination with one input, in a unit. */
   static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, field.get(c).with(unit.toSi(value), Provenance.CARD));
+    return Said.with(c, path, value, unit);
   }
 
   /** One settled point. */

@@ -1,16 +1,15 @@
 package grandbore.core.squeezing;
 
+import static grandbore.core.Said.check;
+import static grandbore.core.Said.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
-import grandbore.core.checks.Check;
 import grandbore.core.checks.Check.Verdict;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Given;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
@@ -30,15 +29,6 @@ import org.junit.jupiter.api.Test;
 class SqueezingTest {
   private static final Build EIGHT = DemoBuilds.hillClimbEight();
   private static final Readings NONE = new Readings(List.of());
-
-  private static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, Given.of(value, unit, field.spec().quantity(), Provenance.MEASURED));
-  }
-
-  private static Check check(List<Check> all, String name) {
-    return all.stream().filter(c -> c.name().equals(name)).findFirst().orElseThrow();
-  }
 
   private static Figure figure(Build build, String name) {
     return Figures.of(build, NONE).stream()

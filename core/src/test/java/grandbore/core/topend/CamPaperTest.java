@@ -1,10 +1,10 @@
 package grandbore.core.topend;
 
+import static grandbore.core.Said.check;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
-import grandbore.core.checks.Check;
 import grandbore.core.checks.Check.Verdict;
 import grandbore.core.combination.Card;
 import grandbore.core.combination.Combination;
@@ -48,10 +48,6 @@ class CamPaperTest {
   private static Build wheel(Object... namesAndDegrees) {
     var empty = EIGHT.combination().with(Specs.make(Degreed.class, Map.of()));
     return EIGHT.with(said(empty, "degreed", namesAndDegrees));
-  }
-
-  private static Check check(List<Check> all, String name) {
-    return all.stream().filter(c -> c.name().equals(name)).findFirst().orElseThrow();
   }
 
   /**

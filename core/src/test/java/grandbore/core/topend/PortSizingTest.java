@@ -3,6 +3,7 @@ package grandbore.core.topend;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import grandbore.core.Said;
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.Check.Verdict;
@@ -18,10 +19,7 @@ class PortSizingTest {
   private static final Build EIGHT = DemoBuilds.hillClimbEight();
 
   private static Check check(Build build, String name) {
-    return FlowVerdict.of(build).stream()
-        .filter(c -> c.name().equals(name))
-        .findFirst()
-        .orElseThrow();
+    return Said.check(FlowVerdict.of(build), name);
   }
 
   private static Build flowing(double... liftAndFlow) {

@@ -1,15 +1,13 @@
 package grandbore.core.topend;
 
+import static grandbore.core.Said.check;
+import static grandbore.core.Said.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
-import grandbore.core.checks.Check;
 import grandbore.core.checks.Check.Verdict;
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.Measure;
 import grandbore.core.valvetrain.LobeShape;
@@ -18,7 +16,6 @@ import grandbore.core.valvetrain.Overlap;
 import grandbore.core.valvetrain.PistonToValve;
 import grandbore.core.valvetrain.RockerSweep;
 import grandbore.core.valvetrain.ValveMotion;
-import java.util.List;
 import org.hipparchus.analysis.integration.SimpsonIntegrator;
 import org.junit.jupiter.api.Test;
 
@@ -26,17 +23,8 @@ class ValveGearTest {
   private static final Build EIGHT = DemoBuilds.hillClimbEight();
   private static final double INCH = 0.0254;
 
-  private static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, Given.of(value, unit, field.spec().quantity(), Provenance.MEASURED));
-  }
-
-  private static Build with(String path, double value, Measure unit) {
+  private static Build eight(String path, double value, Measure unit) {
     return EIGHT.with(with(EIGHT.combination(), path, value, unit));
-  }
-
-  private static Check check(List<Check> all, String name) {
-    return all.stream().filter(c -> c.name().equals(name)).findFirst().orElseThrow();
   }
 
   /**
@@ -108,7 +96,7 @@ class ValveGearTest {
         .isEqualTo(Verdict.BAD);
     assertThat(
             check(
-                    ValveGear.pistonToValve(with("gear.intakePocketWidth", 2.05, Measure.INCHES)),
+                    ValveGear.pistonToValve(eight("gear.intakePocketWidth", 2.05, Measure.INCHES)),
                     "intake_pocket")
                 .verdict())
         .isEqualTo(Verdict.BAD);
@@ -123,7 +111,7 @@ class ValveGearTest {
     double lift = EIGHT.combination().intakeLift() / INCH;
     assertThat(check(all, "coil_bind").says()).contains("%.4f in".formatted(1.880 - 1.165 - lift));
     assertThat(
-            check(ValveGear.springs(with("gear.coilBind", 1.290, Measure.INCHES)), "coil_bind")
+            check(ValveGear.springs(eight("gear.coilBind", 1.290, Measure.INCHES)), "coil_bind")
                 .verdict())
         .isEqualTo(Verdict.BAD);
     var c = EIGHT.combination();

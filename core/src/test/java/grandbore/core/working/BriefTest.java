@@ -1,17 +1,14 @@
 package grandbore.core.working;
 
+import static grandbore.core.Said.check;
+import static grandbore.core.Said.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
-import grandbore.core.checks.Check;
 import grandbore.core.checks.Check.Verdict;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Brief;
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Given;
-import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Specs;
 import grandbore.core.combination.Squeeze;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.gas.FuelKind;
@@ -53,17 +50,8 @@ class BriefTest {
     PREDICTOR.close();
   }
 
-  private static Build with(String path, double value, Measure unit) {
+  private static Build eight(String path, double value, Measure unit) {
     return EIGHT.with(with(EIGHT.combination(), path, value, unit));
-  }
-
-  private static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, Given.of(value, unit, field.spec().quantity(), Provenance.CARD));
-  }
-
-  private static Check check(List<Check> all, String name) {
-    return all.stream().filter(c -> c.name().equals(name)).findFirst().orElseThrow();
   }
 
   /** The average over a span is the area under the straight lines between the points. */
@@ -90,19 +78,19 @@ class BriefTest {
   void powerAndVacuumAreHeldAgainstWhatIsWanted() {
     double best = curve.peakPower().orElseThrow().power();
     for (double share : new double[] {0.9, 1.02, 1.2}) {
-      var build = with("brief.power", best * share, Measure.WATTS);
+      var build = eight("brief.power", best * share, Measure.WATTS);
       assertThat(check(BriefChecks.of(build, curve, Optional.empty()), "brief_power").verdict())
           .isEqualTo(share < 1 ? Verdict.GOOD : share < 1.03 ? Verdict.CLOSE : Verdict.BAD);
     }
     var idle = new SlowRunning.Idle(1000, 0.01, 30e3, 0.2, true);
     for (double share : new double[] {0.9, 1.1, 1.5}) {
-      var build = with("brief.vacuum", 30e3 * share, Measure.PASCALS);
+      var build = eight("brief.vacuum", 30e3 * share, Measure.PASCALS);
       var verdict =
           check(BriefChecks.of(build, curve, Optional.of(idle)), "brief_vacuum").verdict();
       assertThat(verdict)
           .isEqualTo(share < 1 ? Verdict.GOOD : share < 1.15 ? Verdict.CLOSE : Verdict.BAD);
     }
-    var wide = with("brief.bandFrom", 3000, Measure.RPM);
+    var wide = eight("brief.bandFrom", 3000, Measure.RPM);
     assertThat(check(BriefChecks.of(wide, curve, Optional.empty()), "brief_band").verdict())
         .isEqualTo(Verdict.UNKNOWN);
   }
@@ -157,7 +145,7 @@ class BriefTest {
     assertThat(check(keeping, "deck_cost").verdict()).isEqualTo(Verdict.GOOD);
     assertThat(RatioSolver.Lever.CHAMBER.isFree(kept)).isFalse();
     assertThat(RatioSolver.Lever.GASKET.isFree(kept)).isTrue();
-    var poor = with("brief.budget", 50, Measure.NONE);
+    var poor = eight("brief.budget", 50, Measure.NONE);
     var dear = EveningCost.of(poor, new BuiltEngine(poor.combination(), volumes));
     assertThat(check(dear, "mill_cost").verdict()).isEqualTo(Verdict.BAD);
     var alike = EveningCost.of(EIGHT, BuiltEngine.asSpecified(EIGHT.combination()));

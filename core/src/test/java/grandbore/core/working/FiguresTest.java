@@ -1,13 +1,12 @@
 package grandbore.core.working;
 
+import static grandbore.core.Said.with;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Arrangement;
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
@@ -33,11 +32,6 @@ class FiguresTest {
 
   private static Map<String, Figure> figures(Build build) {
     return Figures.of(build, NONE).stream().collect(Collectors.toMap(Figure::name, f -> f));
-  }
-
-  private static Combination with(Combination c, String path, double value, Measure unit) {
-    var field = Specs.field(path);
-    return field.with(c, Given.of(value, unit, field.spec().quantity(), Provenance.MEASURED));
   }
 
   private static double in(String name, Measure unit) {

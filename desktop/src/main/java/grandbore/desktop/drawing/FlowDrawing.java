@@ -7,6 +7,7 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.session.Session;
+import java.util.Arrays;
 import java.util.List;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
@@ -68,7 +69,10 @@ public final class FlowDrawing extends Drawing {
     if (over != null) {
       var heads = over.engine().combination().heads();
       for (var sheet : List.of(heads.intakeFlow(), heads.exhaustFlow())) {
-        other(pen, palette.soft(), sheet, c.heads().intakeFlow(), mostLift, mostFlow, w, h);
+        double end = Math.min(mostLift, last(sheet).lift());
+        double like = c.heads().intakeFlow().depression();
+        var port = new FlowCurve(sheet);
+        plot(pen, palette.soft(), 1.4, port, like, end, mostLift, mostFlow, w, h, 2, 3);
       }
       pen.text(
           "dotted: " + over.build().name(), palette.soft(), TextAlignment.LEFT, LEFT, height - 8);
@@ -101,48 +105,26 @@ public final class FlowDrawing extends Drawing {
         h);
   }
 
-  /** A port of the build laid over, at this sheet's depression. */
-  private static void other(
+  /** Flow at a depression over lift up to an end, as far as the page goes; where it ends. */
+  private static double[] plot(
       Pen pen,
       Color color,
-      FlowSheet sheet,
-      FlowSheet like,
+      double thick,
+      FlowCurve curve,
+      double depression,
+      double end,
       double mostLift,
       double mostFlow,
       double w,
-      double h) {
-    var curve = new FlowCurve(sheet);
-    double end = Math.min(mostLift, last(sheet).lift());
-    int n = 60;
-    var x = new double[n + 1];
-    var y = new double[n + 1];
-    for (int i = 0; i <= n; i++) {
-      double l = end * i / n;
-      x[i] = LEFT + w * l / mostLift;
-      y[i] = TOP + h * (1 - Math.min(1, curve.flow(l, like.depression()) / mostFlow));
-    }
-    pen.curve(color, 1.4, x, y, 2, 3);
-  }
-
-  /** What valves of this size would pass without any loss, as far as the page goes. */
-  private static void ideal(
-      Pen pen,
-      Color color,
-      int valves,
-      double diameter,
-      FlowSheet sheet,
-      double mostLift,
-      double mostFlow,
-      double w,
-      double h) {
-    var curve = FlowCurve.ideal(valves, diameter);
-    int n = 60;
-    var x = new double[n + 1];
-    var y = new double[n + 1];
+      double h,
+      double... dashes) {
+    int n = 81;
+    var x = new double[n];
+    var y = new double[n];
     int shown = 0;
-    for (int i = 0; i <= n; i++) {
-      double l = mostLift * i / n;
-      double flow = curve.flow(l, sheet.depression());
+    for (int i = 0; i < n; i++) {
+      double l = end * i / (n - 1);
+      double flow = curve.flow(l, depression);
       if (flow > mostFlow) {
         break;
       }
@@ -150,7 +132,8 @@ public final class FlowDrawing extends Drawing {
       y[i] = TOP + h * (1 - flow / mostFlow);
       shown = i + 1;
     }
-    pen.curve(color, 0.8, java.util.Arrays.copyOf(x, shown), java.util.Arrays.copyOf(y, shown));
+    pen.curve(color, thick, Arrays.copyOf(x, shown), Arrays.copyOf(y, shown), dashes);
+    return new double[] {x[shown - 1], y[shown - 1]};
   }
 
   private static FlowSheet.Row last(FlowSheet sheet) {
@@ -170,24 +153,29 @@ public final class FlowDrawing extends Drawing {
       double w,
       double h,
       double... dashes) {
-    var curve = new FlowCurve(sheet);
-    int n = 81;
-    var x = new double[n];
-    var y = new double[n];
-    double end = last(sheet).lift();
-    for (int i = 0; i < n; i++) {
-      double l = end * i / (n - 1);
-      x[i] = LEFT + w * l / mostLift;
-      y[i] = TOP + h * (1 - curve.flow(l, sheet.depression()) / mostFlow);
-    }
-    pen.curve(color, 2, x, y, dashes);
-    ideal(pen, color, valves, diameter, sheet, mostLift, mostFlow, w, h);
+    double at = sheet.depression();
+    var end =
+        plot(
+            pen,
+            color,
+            2,
+            new FlowCurve(sheet),
+            at,
+            last(sheet).lift(),
+            mostLift,
+            mostFlow,
+            w,
+            h,
+            dashes);
+    // Thin: what valves of this size would pass without any loss.
+    var ideal = FlowCurve.ideal(valves, diameter);
+    plot(pen, color, 0.8, ideal, at, mostLift, mostLift, mostFlow, w, h);
     for (var row : sheet.rows()) {
       double px = LEFT + w * row.lift() / mostLift;
       double py = TOP + h * (1 - row.flow() / mostFlow);
       pen.line(color, 5, px, py, px + 0.1, py);
     }
-    pen.text(name, color, TextAlignment.LEFT, x[n - 1] + 8, y[n - 1]);
+    pen.text(name, color, TextAlignment.LEFT, end[0] + 8, end[1]);
     double reach = LEFT + w * lift / mostLift;
     pen.dashed(color, reach, TOP, reach, TOP + h);
   }
