@@ -14,23 +14,21 @@ import com.networknt.schema.SpecVersion;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
-import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.InvalidInput;
-import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 
 /**
- * Builds as JSON documents: format grand-bore-build, version 3. Refused whole where damaged.
- * Versions 1 and 2, which knew less of an engine, are read for ever.
+ * Builds as JSON documents: format grand-bore-build, version 4. Refused whole where damaged.
+ * Versions 1 to 3, which knew less of an engine, are read for ever.
  */
 public final class BuildJson {
   static final String FORMAT = "grand-bore-build";
-  static final int VERSION = 3;
+  static final int VERSION = 4;
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -46,6 +44,7 @@ public final class BuildJson {
   private static final class Older {
     static final JsonSchema FIRST = of(1);
     static final JsonSchema SECOND = of(2);
+    static final JsonSchema THIRD = of(3);
 
     private static JsonSchema of(int version) {
       return SCHEMAS.getSchema(
@@ -101,6 +100,7 @@ public final class BuildJson {
         switch (version) {
           case 1 -> Older.FIRST;
           case 2 -> Older.SECOND;
+          case 3 -> Older.THIRD;
           default -> SCHEMA;
         };
     var faults = schema.validate(node);
@@ -131,17 +131,11 @@ public final class BuildJson {
     node.set("combination", CombinationJson.write(build.combination(), build.units()));
     var list = node.putArray("readings");
     for (var r : document.readings()) {
-      var unit = r.measurement().quantity().unit(build.units());
-      list.addObject()
-          .put("measurement", r.measurement().name())
-          .put("place", r.place())
-          .put("side", r.side().name())
-          .put("value", CombinationJson.tidy(unit.fromSi(r.value())))
-          .put("unit", unit.symbol())
-          .put("by", r.by())
-          .put("instrument", r.instrument())
-          .put("at", r.at().toString())
-          .put("struck", r.struck());
+      list.add(ReadingJson.write(r, build.units()));
+    }
+    var notes = node.putArray("notes");
+    for (var kept : document.notes()) {
+      notes.add(NoteJson.write(kept));
     }
     return node;
   }
@@ -167,30 +161,12 @@ public final class BuildJson {
             combination);
     List<Reading> readings = new ArrayList<>();
     for (var r : node.path("readings")) {
-      var m = Measurement.valueOf(r.get("measurement").asText());
-      String symbol = r.get("unit").asText();
-      var unit =
-          Measure.of(symbol)
-              .filter(m.quantity()::accepts)
-              .orElseThrow(
-                  () ->
-                      new InvalidInput(
-                          "Reading " + (readings.size() + 1) + " unit",
-                          symbol,
-                          m.quantity().unit(UnitSystem.METRIC).symbol(),
-                          "it is a " + m.label()));
-      readings.add(
-          new Reading(
-              readings.size() + 1,
-              m,
-              r.get("place").asInt(),
-              Reading.Side.valueOf(r.get("side").asText()),
-              unit.toSi(r.get("value").asDouble()),
-              r.path("by").asText(""),
-              r.path("instrument").asText(""),
-              Instant.parse(r.get("at").asText()),
-              r.path("struck").asBoolean(false)));
+      readings.add(ReadingJson.read(r, readings.size() + 1));
     }
-    return new BuildDocument(build, readings);
+    List<Kept> notes = new ArrayList<>();
+    for (var n : node.path("notes")) {
+      notes.add(NoteJson.readKept(n, notes.size() + 1));
+    }
+    return new BuildDocument(build, readings, notes);
   }
 }

@@ -9,6 +9,7 @@ import grandbore.core.clearances.Application;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.CompressorMap;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.LiftTable;
@@ -66,7 +67,7 @@ public final class BuildSchema {
         var inner = object();
         for (var c : group.getType().getRecordComponents()) {
           property(inner, c.getName(), component(c));
-          if (c.getType() == LiftTable.class) {
+          if (c.getType() == LiftTable.class || c.getType() == CompressorMap.class) {
             optional(inner, c.getName());
           }
         }
@@ -77,6 +78,7 @@ public final class BuildSchema {
     var readings = NODES.objectNode().put("type", "array");
     readings.set("items", reading());
     ((ObjectNode) root.get("properties")).set("readings", readings);
+    ((ObjectNode) root.get("properties")).set("notes", NoteJson.schema());
     return root;
   }
 
@@ -92,6 +94,9 @@ public final class BuildSchema {
     }
     if (c.getType() == LiftTable.class) {
       return table();
+    }
+    if (c.getType() == CompressorMap.class) {
+      return map();
     }
     if (c.getType() == List.class) {
       var list = NODES.objectNode().put("type", "array");
@@ -143,12 +148,29 @@ public final class BuildSchema {
     property(node, "liftUnit", units(Quantity.LENGTH));
     property(node, "flowUnit", units(Quantity.AIRFLOW));
     property(node, "provenance", provenance());
-    property(node, "rows", pairs("pairs of valve lift and flow, lifts rising"));
+    property(node, "fitting", words(FlowSheet.Fitting.values()));
+    property(node, "rows", rows(2, "pairs of valve lift and flow, lifts rising"));
     return node;
   }
 
-  private static ObjectNode pairs(String description) {
-    var row = NODES.objectNode().put("type", "array").put("minItems", 2).put("maxItems", 2);
+  private static ObjectNode map() {
+    var node = object();
+    property(node, "speedUnit", units(Quantity.ROTATION));
+    property(node, "flowUnit", units(Quantity.MASS_FLOW));
+    property(node, "provenance", provenance());
+    property(
+        node,
+        "rows",
+        rows(
+            4,
+            "shaft speed, flow corrected to 1 bar and 25 °C, pressure ratio, efficiency; each"
+                + " speed's line from surge to choke, the slowest first"));
+    return node;
+  }
+
+  private static ObjectNode rows(int numbers, String description) {
+    var row =
+        NODES.objectNode().put("type", "array").put("minItems", numbers).put("maxItems", numbers);
     row.set("items", NODES.objectNode().put("type", "number"));
     var rows = NODES.objectNode().put("type", "array");
     rows.put("description", description);
@@ -161,7 +183,7 @@ public final class BuildSchema {
     property(node, "angleUnit", units(Quantity.ANGLE));
     property(node, "liftUnit", units(Quantity.LENGTH));
     property(node, "provenance", provenance());
-    property(node, "rows", pairs("pairs of crank angle and tappet lift, angles rising"));
+    property(node, "rows", rows(2, "pairs of crank angle and tappet lift, angles rising"));
     return node;
   }
 
@@ -172,19 +194,25 @@ public final class BuildSchema {
     property(node, "side", words(Reading.Side.values()));
     property(node, "value", NODES.objectNode().put("type", "number"));
     property(node, "unit", NODES.objectNode().put("type", "string"));
-    property(
-        node,
-        "at",
-        NODES
-            .objectNode()
-            .put("type", "string")
-            .put("pattern", "^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d+)?)?Z$")
-            .put("description", "UTC, ISO 8601"));
+    property(node, "at", instant());
     var optional = (ObjectNode) node.get("properties");
     optional.set("by", NODES.objectNode().put("type", "string"));
     optional.set("instrument", NODES.objectNode().put("type", "string"));
     optional.set("struck", NODES.objectNode().put("type", "boolean"));
+    optional.set("typed", NODES.objectNode().put("type", "string"));
+    optional.set("note", NODES.objectNode().put("type", "string"));
+    optional.set("zeroBefore", number("in the reading's unit"));
+    optional.set("zeroAfter", number("in the reading's unit"));
+    optional.set("temperature", number("of the part, K; 0 where it was not noted"));
     return node;
+  }
+
+  static ObjectNode instant() {
+    return NODES
+        .objectNode()
+        .put("type", "string")
+        .put("pattern", "^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d+)?)?Z$")
+        .put("description", "UTC, ISO 8601");
   }
 
   private static ObjectNode units(Quantity q) {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.CompressorMap;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.InvalidInput;
@@ -69,6 +70,11 @@ final class CombinationJson {
           putTable(node.putObject(name), table, units);
         }
       }
+      case CompressorMap map -> {
+        if (map.isGiven()) {
+          putMap(node.putObject(name), map, units);
+        }
+      }
       case List<?> list -> {
         var array = node.putArray(name);
         for (Object each : list) {
@@ -91,7 +97,8 @@ final class CombinationJson {
         .put("depressionUnit", depression.symbol())
         .put("liftUnit", lift.symbol())
         .put("flowUnit", flow.symbol())
-        .put("provenance", word(sheet.provenance()));
+        .put("provenance", word(sheet.provenance()))
+        .put("fitting", sheet.fitting().name());
     var rows = node.putArray("rows");
     for (var row : sheet.rows()) {
       rows.addArray().add(tidy(lift.fromSi(row.lift()))).add(tidy(flow.fromSi(row.flow())));
@@ -108,6 +115,37 @@ final class CombinationJson {
     for (var row : table.rows()) {
       rows.addArray().add(tidy(angle.fromSi(row.angle()))).add(tidy(lift.fromSi(row.lift())));
     }
+  }
+
+  private static void putMap(ObjectNode node, CompressorMap map, UnitSystem units) {
+    var speed = Quantity.ROTATION.unit(units);
+    var flow = Quantity.MASS_FLOW.unit(units);
+    node.put("speedUnit", speed.symbol())
+        .put("flowUnit", flow.symbol())
+        .put("provenance", word(map.provenance()));
+    var rows = node.putArray("rows");
+    for (var row : map.rows()) {
+      rows.addArray()
+          .add(tidy(speed.fromSi(row.shaftSpeed())))
+          .add(tidy(flow.fromSi(row.flow())))
+          .add(tidy(row.ratio()))
+          .add(tidy(row.efficiency()));
+    }
+  }
+
+  private static CompressorMap map(JsonNode node, String path) {
+    var speed = unit(node.get("speedUnit").asText(), Quantity.ROTATION, path + " speed");
+    var flow = unit(node.get("flowUnit").asText(), Quantity.MASS_FLOW, path + " flow");
+    var rows = new ArrayList<CompressorMap.Row>();
+    for (var row : node.get("rows")) {
+      rows.add(
+          new CompressorMap.Row(
+              speed.toSi(row.get(0).asDouble()),
+              flow.toSi(row.get(1).asDouble()),
+              row.get(2).asDouble(),
+              row.get(3).asDouble()));
+    }
+    return new CompressorMap(provenance(node.get("provenance").asText()), rows);
   }
 
   private static LiftTable table(JsonNode node, String path) {
@@ -194,6 +232,9 @@ final class CombinationJson {
     if (c.getType() == LiftTable.class) {
       return table(node, path);
     }
+    if (c.getType() == CompressorMap.class) {
+      return map(node, path);
+    }
     if (c.getType() == List.class) {
       var list = new ArrayList<Object>();
       var element = element(c);
@@ -261,6 +302,7 @@ final class CombinationJson {
     return new FlowSheet(
         depression.toSi(node.get("depression").asDouble()),
         provenance(node.get("provenance").asText()),
+        FlowSheet.Fitting.valueOf(node.path("fitting").asText(FlowSheet.Fitting.NOT_STATED.name())),
         rows);
   }
 

@@ -1,25 +1,17 @@
 package grandbore.book;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
-import java.io.IOException;
-import java.nio.file.Files;
+import grandbore.core.clearances.Rule;
 import java.nio.file.Path;
-import java.sql.SQLException;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import org.flywaydb.core.Flyway;
-import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.Jdbi;
-import org.jdbi.v3.core.JdbiException;
-import org.sqlite.SQLiteConfig;
-import org.sqlite.SQLiteDataSource;
 
 /**
  * The shop's builds and readings in one file. Every edit is a transaction of its own; revisions and
@@ -32,106 +24,47 @@ public final class ShopBook implements AutoCloseable {
   /** A build as it stands, and what undo and redo would take back or bring. */
   public record State(Build build, Optional<String> undo, Optional<String> redo) {}
 
-  /** The highest number among the files in migrations/. */
-  private static final int NEWEST_MIGRATION = 1;
-
-  private static final int BUSY_MILLISECONDS = 1500;
-
-  private final Path file;
-  private final Jdbi jdbi;
+  private final BookFile file;
   private final Clock clock;
 
-  private ShopBook(Path file, Jdbi jdbi, Clock clock) {
+  private ShopBook(BookFile file, Clock clock) {
     this.file = file;
-    this.jdbi = jdbi;
     this.clock = clock;
   }
 
   /**
-   * Opens a book, making it where there is none.
+   * Opens a book, making it where there is none, and copies it aside once a day.
    *
    * @throws BookException where it can't be used
    */
   public static ShopBook open(Path file) {
-    try {
-      var parent = file.toAbsolutePath().getParent();
-      if (parent != null) {
-        Files.createDirectories(parent);
-      }
-    } catch (IOException e) {
-      throw new BookException("The folder of the shop book " + file + " can't be made", e);
-    }
-    if (Files.exists(file) && !Files.isWritable(file)) {
-      throw new BookException(
-          "The shop book "
-              + file
-              + " is read-only: nothing could be kept. Make it writable, or open another with"
-              + " --book",
-          null);
-    }
-    var config = new SQLiteConfig();
-    config.enforceForeignKeys(true);
-    config.setBusyTimeout(BUSY_MILLISECONDS);
-    config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-    var source = new SQLiteDataSource(config);
-    source.setUrl("jdbc:sqlite:" + file.toAbsolutePath());
-    var book = new ShopBook(file, Jdbi.create(source), Clock.systemUTC());
-    try {
-      book.jdbi.useHandle(h -> h.execute("PRAGMA user_version"));
-      if (!book.isCurrent()) {
-        Flyway.configure()
-            .dataSource(source)
-            .locations("classpath:migrations")
-            .loggers("slf4j")
-            .load()
-            .migrate();
-      }
-    } catch (FlywayException | JdbiException e) {
-      throw book.trouble(e);
-    }
-    return book;
+    return open(file, Clock.systemUTC(), 0);
   }
 
-  /** Whether the newest migration is in: a book that is up to date opens without the tool. */
-  private boolean isCurrent() {
-    return jdbi.withHandle(
-        h ->
-            h.createQuery("SELECT 1 FROM sqlite_master WHERE name = 'flyway_schema_history'")
-                    .mapTo(Integer.class)
-                    .findOne()
-                    .isPresent()
-                && h.createQuery(
-                        "SELECT MAX(CAST(version AS INTEGER)) FROM flyway_schema_history"
-                            + " WHERE success = 1")
-                    .mapTo(Integer.class)
-                    .findOne()
-                    .filter(v -> v == NEWEST_MIGRATION)
-                    .isPresent());
-  }
-
-  private BookException trouble(RuntimeException e) {
-    String why = "can't be read: it may be damaged or no shop book";
-    for (Throwable t = e; t != null; t = t.getCause()) {
-      if (t instanceof SQLException sql) {
-        String said = String.valueOf(sql.getMessage());
-        if (said.contains("SQLITE_BUSY") || said.contains("locked")) {
-          why = "is in use by another program: nothing was changed; close that one and try again";
-        } else if (said.contains("READONLY") || said.contains("CANTOPEN")) {
-          why = "is read-only: nothing was changed";
-        } else if (said.contains("FULL")) {
-          why = "has no room left on its disk: nothing was changed";
-        }
-      }
-    }
-    return new BookException("The shop book " + file + " " + why, e);
+  /**
+   * @param pages most that the file may have, as if its disk were no larger; 0 for as many as fit
+   */
+  static ShopBook open(Path file, Clock clock, int pages) {
+    return new ShopBook(BookFile.open(file, clock, pages), clock);
   }
 
   private <T> T in(Function<Handle, T> work) {
-    try {
-      return jdbi.inTransaction(work::apply);
-    } catch (JdbiException e) {
-      throw trouble(e);
-    }
+    return file.in(work);
+  }
+
+  /** Its dated copies. */
+  public Backups backups() {
+    return file.backups();
+  }
+
+  /** Copies the book aside now. */
+  public void backUp() {
+    file.backUp();
+  }
+
+  /** Puts a backup in the book's place; returns where the book as it was lies now. */
+  public Path restore(Backups.Backup backup) {
+    return file.restore(backup);
   }
 
   /** All builds, in the order they were begun. */
@@ -158,9 +91,15 @@ public final class ShopBook implements AutoCloseable {
                   .one();
           insertRevision(h, id, null, "begun", document.build());
           for (var r : document.readings()) {
-            long reading = insertReading(h, id, r);
+            long reading = ReadingRows.insert(h, id, r);
             if (r.struck()) {
-              insertStrike(h, reading, true);
+              ReadingRows.strike(h, reading, true, clock.instant());
+            }
+          }
+          for (var kept : document.notes()) {
+            long note = NoteRows.insert(h, id, kept);
+            if (kept.struck()) {
+              NoteRows.strike(h, note, true, clock.instant());
             }
           }
           return id;
@@ -255,76 +194,56 @@ public final class ShopBook implements AutoCloseable {
 
   /** All readings of a build, as they were taken. */
   public Readings readings(long build) {
-    return in(
-        h ->
-            new Readings(
-                h.createQuery(
-                        "SELECT r.*, (SELECT struck FROM strike s WHERE s.reading_id = r.id"
-                            + " ORDER BY s.id DESC LIMIT 1) AS struck"
-                            + " FROM reading r WHERE build_id = :build ORDER BY id")
-                    .bind("build", build)
-                    .map(
-                        (row, c) ->
-                            new Reading(
-                                row.getLong("id"),
-                                Measurement.valueOf(row.getString("measurement")),
-                                row.getInt("place"),
-                                Reading.Side.valueOf(row.getString("side")),
-                                row.getDouble("value_si"),
-                                row.getString("read_by"),
-                                row.getString("instrument"),
-                                Instant.parse(row.getString("at")),
-                                row.getInt("struck") != 0))
-                    .list()));
-  }
-
-  private static long insertReading(Handle h, long build, Reading r) {
-    return h.createUpdate(
-            "INSERT INTO reading (build_id, measurement, place, side, value_si, read_by,"
-                + " instrument, at) VALUES (:build, :measurement, :place, :side, :value, :by,"
-                + " :instrument, :at)")
-        .bind("build", build)
-        .bind("measurement", r.measurement().name())
-        .bind("place", r.place())
-        .bind("side", r.side().name())
-        .bind("value", r.value())
-        .bind("by", r.by())
-        .bind("instrument", r.instrument())
-        .bind("at", r.at().toString())
-        .executeAndReturnGeneratedKeys("id")
-        .mapTo(Long.class)
-        .one();
-  }
-
-  private void insertStrike(Handle h, long reading, boolean struck) {
-    h.createUpdate("INSERT INTO strike (reading_id, struck, at) VALUES (:reading, :struck, :at)")
-        .bind("reading", reading)
-        .bind("struck", struck ? 1 : 0)
-        .bind("at", clock.instant().toString())
-        .execute();
+    return in(h -> ReadingRows.of(h, build));
   }
 
   /** Keeps a reading; returns it with its number. */
   public Reading addReading(long build, Reading reading) {
-    return reading.numbered(in(h -> insertReading(h, build, reading)));
+    return reading.numbered(in(h -> ReadingRows.insert(h, build, reading)));
   }
 
   /** Strikes a reading out, or takes that back; the reading itself stays. */
   public void strike(long reading, boolean struck) {
     in(
         h -> {
-          insertStrike(h, reading, struck);
+          ReadingRows.strike(h, reading, struck, clock.instant());
           return null;
         });
   }
 
-  /** Builds and readings of one build as a document. */
+  /** A build's notes and the shop's own, the oldest first. */
+  public List<Kept> notes(long build) {
+    return in(h -> NoteRows.of(h, build, true));
+  }
+
+  /** Keeps a note of a build; a shop's own rule is kept for all builds. Returns its number. */
+  public long addNote(long build, Kept kept) {
+    boolean shops = kept.note() instanceof Rule r && r.source() == Band.Source.HOUSE;
+    return in(h -> NoteRows.insert(h, shops ? null : build, kept));
+  }
+
+  /** Strikes a note out, or takes that back; the note itself stays. */
+  public void strikeNote(long note, boolean struck) {
+    in(
+        h -> {
+          NoteRows.strike(h, note, struck, clock.instant());
+          return null;
+        });
+  }
+
+  /** One build with its readings and notes as a document. */
   public BuildDocument document(long build) {
-    return new BuildDocument(state(build).build(), readings(build).all());
+    return new BuildDocument(
+        state(build).build(), readings(build).all(), in(h -> NoteRows.of(h, build, false)));
+  }
+
+  /** The folder beside the book in which its pictures lie. */
+  public Path pictures() {
+    return file.pictures();
   }
 
   @Override
   public void close() {
-    // Connections live no longer than their transactions.
+    file.close();
   }
 }

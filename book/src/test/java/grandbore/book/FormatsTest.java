@@ -93,6 +93,23 @@ class FormatsTest {
     assertThatThrownBy(() -> BuildJson.read(old.toString())).isInstanceOf(FormatException.class);
   }
 
+  /** Version 3 knew no spacers, seats, maps or materials, nor notes beside the readings. */
+  @Test
+  void aDocumentOfTheThirdVersionIsStillRead() throws IOException {
+    var mapper = new ObjectMapper();
+    var old = (ObjectNode) mapper.readTree(BuildJson.write(EIGHT));
+    prune(old, mapper.readTree(BuildJson.class.getResourceAsStream("build-3.schema.json")));
+    old.put("version", 3);
+    var c = BuildJson.read(old.toString()).build().combination();
+    assertThat(c.intake().spacerHeight().isSaid()).isFalse();
+    assertThat(c.intake().sharedVolume()).isEqualTo(c.intake().plenumVolume().si());
+    assertThat(c.heads().intakeFlow().fitting()).isEqualTo(FlowSheet.Fitting.NOT_STATED);
+    assertThat(c.boost().map().isGiven()).isFalse();
+    assertThat(c.seats().intakeAngle().si()).isCloseTo(Math.PI / 4, within(1e-9));
+    old.put("version", 4);
+    assertThatThrownBy(() -> BuildJson.read(old.toString())).isInstanceOf(FormatException.class);
+  }
+
   /** Leaves only what a schema knows. */
   private static void prune(ObjectNode node, JsonNode schema) {
     var known = schema.path("properties");
@@ -110,7 +127,7 @@ class FormatsTest {
 
   @Test
   void thePublishedSchemaIsTheOneInForce() throws IOException {
-    assertThat(Files.readString(Path.of("../docs/formats/build-3.schema.json")))
+    assertThat(Files.readString(Path.of("../docs/formats/build-4.schema.json")))
         .isEqualTo(BuildSchema.text());
   }
 
@@ -121,7 +138,7 @@ class FormatsTest {
         "\"bore\" | \"boar\" | at combination",
         "\"unit\" : \"in\" | \"unit\" : \"furlong\" | at combination",
         "\"VEE\" | \"STAR\" | at combination.bottomEnd",
-        "\"version\" : 3 | \"version\" : 9 | version is 9",
+        "\"version\" : 4 | \"version\" : 9 | version is 9",
         "grand-bore-build | something-else | format is",
         "\"value\" : 4.094 | \"value\" : 0.4 | Bore (bottomEnd.bore)",
         "\"value\" : 4.094 | \"value\" : \"wide\" | at combination"

@@ -1,13 +1,15 @@
 package grandbore.desktop;
 
-import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
 import grandbore.core.prediction.Curve;
 import grandbore.core.units.Quantity;
 import grandbore.core.valvetrain.FlatTappet;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.curve.Limits;
 import grandbore.desktop.session.Session;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -73,27 +75,21 @@ final class FootLine extends HBox {
 
   private String worst() {
     var build = session.build();
-    var bottom = build.combination().bottomEnd();
+    var ledger = session.ledger();
     for (var m : Measurement.values()) {
-      var band = Band.of(m, bottom, build.application());
-      if (band.isEmpty()) {
-        continue;
-      }
-      for (int p = 1; p <= 13; p++) {
-        var result = session.readings().at(m, p);
-        if (result.isPresent()) {
-          var verdict = band.get().judge(result.get().value());
-          if (verdict == Band.Verdict.TIGHT || verdict == Band.Verdict.WIDE) {
+      for (var side : Ledger.valueSides(m)) {
+        var band = ledger.band(m, side);
+        for (var placed : band.isPresent() ? ledger.over(m, side) : List.<Ledger.Placed>of()) {
+          var verdict = band.get().judge(placed.value().si());
+          if (verdict.isOutside()) {
             words.getStyleClass().add("outside");
-            var q = m.quantity();
-            return "▲ %s %d %s: %s, band %s to %s"
+            return "▲ %s, %s, %s: %s, band %s"
                 .formatted(
                     m.label(),
-                    p,
+                    m.at(placed.place(), m.isTwoSided() ? Reading.Side.NONE : side),
                     verdict.word(),
-                    q.show(result.get().value(), build.units()),
-                    q.show(band.get().least(), build.units()),
-                    q.show(band.get().most(), build.units()));
+                    m.quantity().show(placed.value().si(), build.units()),
+                    band.get().show(m.quantity(), build.units()));
           }
         }
       }

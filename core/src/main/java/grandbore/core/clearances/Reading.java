@@ -7,10 +7,8 @@ import java.time.Instant;
 /**
  * One reading as it was taken; never changed, only superseded by a later one.
  *
- * @param place cylinder or main bearing, from 1
+ * @param place cylinder, main bearing or throw, from 1; 1 where there is but one
  * @param value SI
- * @param by who read it, may be empty
- * @param instrument with what, may be empty
  * @param struck whether a later correction took its place
  */
 public record Reading(
@@ -19,16 +17,39 @@ public record Reading(
     int place,
     Side side,
     double value,
-    String by,
-    String instrument,
-    Instant at,
+    Taken taken,
     boolean struck) {
 
-  /** Side of the pin's axis. */
+  /** Side of the pin's axis, or which valve. */
   public enum Side {
-    NONE,
-    THRUST,
-    OPPOSITE
+    NONE(""),
+    THRUST("thrust side"),
+    OPPOSITE("opposite side"),
+    INTAKE("intake"),
+    EXHAUST("exhaust");
+
+    private final String word;
+
+    Side(String word) {
+      this.word = word;
+    }
+
+    public String word() {
+      return word;
+    }
+  }
+
+  public Reading(
+      long id,
+      Measurement measurement,
+      int place,
+      Side side,
+      double value,
+      String by,
+      String instrument,
+      Instant at,
+      boolean struck) {
+    this(id, measurement, place, side, value, Taken.by(by, instrument, at), struck);
   }
 
   public Reading {
@@ -49,18 +70,23 @@ public record Reading(
                   q.show(measurement.most(), UnitSystem.US)),
           "a reading outside that was not taken on this");
     }
-    if (measurement.isTwoSided() == (side == Side.NONE)) {
+    if (!measurement.sides().all().contains(side)) {
       throw new InvalidInput(
           measurement.label() + " " + place + " side",
           side.name(),
-          measurement.isTwoSided() ? "THRUST or OPPOSITE" : "NONE",
+          String.join(" or ", measurement.sides().all().stream().map(Enum::name).toList()),
           measurement.isTwoSided()
               ? "the piston rocks: both sides of the pin's axis are read"
-              : "it has no sides");
+              : "that is where it is read");
     }
   }
 
   public Reading numbered(long newId) {
-    return new Reading(newId, measurement, place, side, value, by, instrument, at, struck);
+    return new Reading(newId, measurement, place, side, value, taken, struck);
+  }
+
+  /** Where it was read, in words. */
+  public String where() {
+    return measurement.at(place, side);
   }
 }

@@ -20,12 +20,6 @@ public record Readings(List<Reading> all) {
     all = List.copyOf(all);
   }
 
-  private List<Reading> standing(Measurement m, int place, Reading.Side side) {
-    return all.stream()
-        .filter(r -> !r.struck() && r.measurement() == m && r.place() == place && r.side() == side)
-        .toList();
-  }
-
   /** The mean of one side's readings. */
   public Optional<Result> side(Measurement m, int place, Reading.Side side) {
     var found = standing(m, place, side);
@@ -43,11 +37,16 @@ public record Readings(List<Reading> all) {
 
   /**
    * The value at one place. Where it is read on both sides of the pin's axis both are needed: their
-   * mean takes the piston's rock out.
+   * mean takes the piston's rock out. Where two valves have a value each, the intake's.
    */
   public Optional<Result> at(Measurement m, int place) {
+    return at(m, place, m.sides().all().getFirst());
+  }
+
+  /** The value at one place and side; across the pin's axis both sides make one. */
+  public Optional<Result> at(Measurement m, int place, Reading.Side at) {
     if (!m.isTwoSided()) {
-      return side(m, place, Reading.Side.NONE);
+      return side(m, place, at);
     }
     var thrust = side(m, place, Reading.Side.THRUST);
     var opposite = side(m, place, Reading.Side.OPPOSITE);
@@ -73,10 +72,22 @@ public record Readings(List<Reading> all) {
 
   /** The values at all places from 1 on that have one. */
   public List<Result> over(Measurement m, int places) {
+    return over(m, places, m.sides().all().getFirst());
+  }
+
+  /** The values of one side at all places from 1 on that have one. */
+  public List<Result> over(Measurement m, int places, Reading.Side side) {
     var found = new ArrayList<Result>();
     for (int p = 1; p <= places; p++) {
-      at(m, p).ifPresent(found::add);
+      at(m, p, side).ifPresent(found::add);
     }
     return found;
+  }
+
+  /** The readings that stand at one place and side, the oldest first. */
+  public List<Reading> standing(Measurement m, int place, Reading.Side side) {
+    return all.stream()
+        .filter(r -> !r.struck() && r.measurement() == m && r.place() == place && r.side() == side)
+        .toList();
   }
 }

@@ -4,6 +4,7 @@ import grandbore.core.combination.BottomEnd.Layout;
 import grandbore.core.combination.BottomEnd.Numbering;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -111,27 +112,7 @@ public enum Arrangement {
     } else if (bankDegrees() > 0) {
       turned = Specs.rebuild(turned, "bankAngle", angle(turned, Math.toRadians(bankDegrees())));
     }
-    return new Combination(
-        c.name(),
-        bottom,
-        c.squeeze(),
-        c.weights(),
-        turned,
-        c.ratings(),
-        c.cam(),
-        c.valveTrain(),
-        heads,
-        in,
-        x,
-        c.boost(),
-        c.nitrous(),
-        c.mixture(),
-        c.losses(),
-        c.weather(),
-        c.card(),
-        c.gear(),
-        c.degreed(),
-        c.brief(),
-        c.worksheet());
+    return Specs.changed(
+        c, Map.of("bottomEnd", bottom, "fits", turned, "heads", heads, "intake", in, "exhaust", x));
   }
 }

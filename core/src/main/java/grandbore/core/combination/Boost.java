@@ -16,6 +16,8 @@ import static grandbore.core.units.Quantity.VOLUME;
  * @param filling share of it that it really moves
  * @param cooling share of the compressor's heat that an intercooler takes out; none without one
  * @param turbineArea effective, of the turbine on one bank
+ * @param map of a turbocharger's or centrifugal compressor, where there is one; its efficiency then
+ *     counts
  */
 public record Boost(
     Kind kind,
@@ -98,7 +100,8 @@ public record Boost(
             max = 0.85,
             usual = 0.65,
             why = "it is the adiabatic efficiency")
-        Given turbineEfficiency) {
+        Given turbineEfficiency,
+    CompressorMap map) {
   public Boost {
     Specs.check(
         Boost.class,
@@ -113,8 +116,9 @@ public record Boost(
         driveEfficiency,
         turbineArea,
         turbineEfficiency);
-    if (kind == null) {
-      throw new InvalidInput("Boost (boost.kind)", "missing", "a kind", "it is needed");
+    if (kind == null || map == null) {
+      throw new InvalidInput(
+          "Boost (boost.kind, boost.map)", "missing", "a kind and a map or none", "it is needed");
     }
   }
 

@@ -14,6 +14,7 @@ public record Combination(
     Cam cam,
     ValveTrain valveTrain,
     Heads heads,
+    Seats seats,
     Intake intake,
     Exhaust exhaust,
     Boost boost,
@@ -39,6 +40,7 @@ public record Combination(
     require("cam", cam);
     require("valveTrain", valveTrain);
     require("heads", heads);
+    require("seats", seats);
     require("intake", intake);
     require("exhaust", exhaust);
     require("boost", boost);

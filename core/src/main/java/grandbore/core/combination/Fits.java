@@ -1,6 +1,7 @@
 package grandbore.core.combination;
 
 import static grandbore.core.units.Quantity.ANGLE;
+import static grandbore.core.units.Quantity.AREA;
 import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
 
@@ -17,6 +18,7 @@ import static grandbore.core.units.Quantity.LENGTH;
  * @param bankOffset of one bank before the other, along the crank
  * @param counterweightRadius from the crank's centre
  * @param skirtBelowPin from the pin's centre to the lowest point of the skirt over a counterweight
+ * @param rodSection of the rod's beam, which stretches
  */
 public record Fits(
     @Spec(
@@ -167,7 +169,32 @@ public record Fits(
             max = 3.1416,
             usual = 1.5707963267948966,
             why = "it lies between the banks")
-        Given bankAngle) {
+        Given bankAngle,
+    RodMaterial rodMaterial,
+    @Spec(
+            label = "Rod section",
+            quantity = AREA,
+            min = 0.3e-4,
+            max = 25e-4,
+            usual = 0,
+            optional = true,
+            why = "it is the beam's smallest section, cut across")
+        Given rodSection,
+    PistonMaterial pistonMaterial) {
+  /** What the rods are made of. */
+  public enum RodMaterial {
+    STEEL,
+    ALUMINIUM,
+    TITANIUM
+  }
+
+  /** What the pistons are made of: how much they grow. */
+  public enum PistonMaterial {
+    FORGED_LOW_EXPANSION,
+    FORGED_HIGH_TOUGHNESS,
+    HYPEREUTECTIC
+  }
+
   public Fits {
     Specs.check(
         Fits.class,
@@ -188,6 +215,11 @@ public record Fits(
         ringWidth,
         boreSpacing,
         bankOffset,
-        bankAngle);
+        bankAngle,
+        rodSection);
+    if (rodMaterial == null || pistonMaterial == null) {
+      throw new InvalidInput(
+          "Material (fits.rodMaterial, fits.pistonMaterial)", "missing", "both", "they are needed");
+    }
   }
 }

@@ -8,10 +8,28 @@ import java.util.List;
  * One port's flow on a bench, all its valves open together.
  *
  * @param depression across the port, Pa; sheets are at 28 inH2O unless stated
+ * @param fitting what was on the port
  */
-public record FlowSheet(double depression, Provenance provenance, List<Row> rows) {
+public record FlowSheet(double depression, Provenance provenance, Fitting fitting, List<Row> rows) {
+  /** What was on the port while it was flowed. */
+  public enum Fitting {
+    /** The sheet does not say; as is usual, a rounded entry for an intake. */
+    NOT_STATED,
+    /** Nothing. */
+    PORT_ALONE,
+    /** A rounded entry on an intake, a short pipe on an exhaust. */
+    RADIUS_OR_PIPE,
+    /** The manifold or the header. */
+    MANIFOLD
+  }
+
   /** Flow, m³/s of room air, at a valve lift, m. */
   public record Row(double lift, double flow) {}
+
+  /** A sheet that does not say what was on the port. */
+  public FlowSheet(double depression, Provenance provenance, List<Row> rows) {
+    this(depression, provenance, Fitting.NOT_STATED, rows);
+  }
 
   public FlowSheet {
     if (!(depression >= 200 && depression <= 25_000)) {
@@ -28,8 +46,9 @@ public record FlowSheet(double depression, Provenance provenance, List<Row> rows
           "two or more",
           "a curve needs two points");
     }
-    if (provenance == null) {
-      throw new InvalidInput("Flow sheet provenance", "missing", "a provenance", "it is needed");
+    if (provenance == null || fitting == null) {
+      throw new InvalidInput(
+          "Flow sheet provenance or fitting", "missing", "both", "they are needed");
     }
     rows = List.copyOf(rows);
     double last = 0;
@@ -54,5 +73,10 @@ public record FlowSheet(double depression, Provenance provenance, List<Row> rows
       }
       last = row.lift;
     }
+  }
+
+  /** The same port with other rows. */
+  public FlowSheet with(List<Row> changed) {
+    return new FlowSheet(depression, provenance, fitting, changed);
   }
 }

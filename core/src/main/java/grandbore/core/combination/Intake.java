@@ -80,6 +80,23 @@ public record Intake(
             usual = 0,
             why = "it is the clear section that joins both planes; none where the divider is whole")
         Given planeWindow,
+    @Spec(
+            label = "Spacer height",
+            quantity = LENGTH,
+            min = 0.003,
+            max = 0.150,
+            usual = 0,
+            optional = true,
+            why = "it stands between carburettor and manifold")
+        Given spacerHeight,
+    @Spec(
+            label = "Spacer opening",
+            quantity = AREA,
+            min = 3e-4,
+            max = 200e-4,
+            usual = 100e-4,
+            why = "it is the clear section of all its holes")
+        Given spacerOpening,
     List<Double> runnerChanges) {
   public Intake {
     Specs.check(
@@ -92,7 +109,9 @@ public record Intake(
         plenumVolume,
         meterFlow,
         ratingDepression,
-        planeWindow);
+        planeWindow,
+        spacerHeight,
+        spacerOpening);
     if (meters < 1 || meters > 12) {
       throw new InvalidInput(
           "Carburettors or throttles (intake.meters)",
@@ -154,6 +173,11 @@ public record Intake(
     EXHAUST,
     /** Kept off the head by a spacer or an air gap. */
     INSULATED
+  }
+
+  /** What all runners share, m³: the plenum, and the room in a spacer on it. */
+  public double sharedVolume() {
+    return plenumVolume.si() + spacerHeight.si() * spacerOpening.si();
   }
 
   /** One cylinder's runner, m. */

@@ -164,6 +164,9 @@ public final class Specs {
     if (c.getType() == LiftTable.class) {
       return LiftTable.NONE;
     }
+    if (c.getType() == CompressorMap.class) {
+      return CompressorMap.NONE;
+    }
     if (c.getType() == int.class) {
       return 1;
     }

@@ -31,6 +31,7 @@ import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Ratings;
+import grandbore.core.combination.Seats;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.Squeeze;
 import grandbore.core.combination.ValveTrain;
@@ -250,22 +251,31 @@ public final class CombinationMaker {
       double flow,
       double depression,
       Provenance from) {
-    return new Intake(
-        manifold,
-        fuelling,
-        fuelling == Intake.Fuelling.CARBURETTOR
-            ? Intake.Heating.HEAD_ONLY
-            : Intake.Heating.INSULATED,
-        1,
-        inches(length, from),
-        degrees(turn, from),
-        Given.of(entry, SQUARE_INCHES, Quantity.AREA, from),
-        Given.of(exit, SQUARE_INCHES, Quantity.AREA, from),
-        cc(plenum, from),
-        Given.of(flow, CUBIC_FEET_PER_MINUTE, Quantity.AIRFLOW, from),
-        Given.of(depression, INCHES_OF_MERCURY, Quantity.PRESSURE, Provenance.CARD),
-        Given.of(0, SQUARE_INCHES, Quantity.AREA, Provenance.ASSUMED),
-        List.of());
+    return Specs.make(
+        Intake.class,
+        Map.of(
+            "manifold",
+            manifold,
+            "fuelling",
+            fuelling,
+            "heating",
+            fuelling == Intake.Fuelling.CARBURETTOR
+                ? Intake.Heating.HEAD_ONLY
+                : Intake.Heating.INSULATED,
+            "runnerLength",
+            inches(length, from),
+            "runnerTurn",
+            degrees(turn, from),
+            "runnerEntry",
+            Given.of(entry, SQUARE_INCHES, Quantity.AREA, from),
+            "runnerExit",
+            Given.of(exit, SQUARE_INCHES, Quantity.AREA, from),
+            "plenumVolume",
+            cc(plenum, from),
+            "meterFlow",
+            Given.of(flow, CUBIC_FEET_PER_MINUTE, Quantity.AIRFLOW, from),
+            "ratingDepression",
+            Given.of(depression, INCHES_OF_MERCURY, Quantity.PRESSURE, Provenance.CARD)));
   }
 
   /** Inches; the system's flow in cfm at 28 inH2O, none for an open collector. */
@@ -337,6 +347,7 @@ public final class CombinationMaker {
         cam,
         train,
         heads,
+        Specs.make(Seats.class, Map.of()),
         intake,
         exhaust,
         Specs.make(Boost.class, Map.of()),

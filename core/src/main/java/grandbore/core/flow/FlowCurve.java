@@ -41,14 +41,11 @@ public final class FlowCurve {
     }
   }
 
-  /**
-   * A port that loses nothing: all of the curtain under the valve until it is as wide as the
-   * valve's head.
-   */
-  public static FlowCurve ideal(int valves, double diameter) {
+  /** A port that loses nothing: all of the section that its valves leave open. */
+  public static FlowCurve ideal(int valves, ValvePassage valve) {
     var curve = new FlowCurve();
     for (int i = 0; i <= ROWS; i++) {
-      curve.area[i] = valves * Math.PI * diameter * Math.min(REACH * i / ROWS, diameter / 4);
+      curve.area[i] = valves * valve.area(REACH * i / ROWS);
     }
     return curve;
   }

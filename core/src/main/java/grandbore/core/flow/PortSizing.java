@@ -59,13 +59,11 @@ public final class PortSizing {
     return piston * c.bottomEnd().boreArea() / c.heads().intakePortArea();
   }
 
-  /**
-   * Discharge coefficient of a row: effective area over the curtain's, or the head's where it is
-   * less.
-   */
-  public static double discharge(FlowSheet sheet, FlowSheet.Row row, int valves, double diameter) {
-    double ideal = valves * Math.PI * diameter * Math.min(row.lift(), diameter / 4);
-    return FlowCurve.effectiveArea(row.flow(), sheet.depression()) / ideal;
+  /** Discharge coefficient of a row: effective area over the section its valves leave open. */
+  public static double discharge(
+      FlowSheet sheet, FlowSheet.Row row, int valves, ValvePassage valve) {
+    return FlowCurve.effectiveArea(row.flow(), sheet.depression())
+        / (valves * valve.area(row.lift()));
   }
 
   /**
@@ -79,7 +77,7 @@ public final class PortSizing {
         sheet.rows().stream()
             .map(r -> new FlowSheet.Row(r.lift() * (1 + share), r.flow() * more))
             .toList();
-    return c.with("heads.intakeFlow", new FlowSheet(sheet.depression(), sheet.provenance(), rows))
+    return c.with("heads.intakeFlow", sheet.with(rows))
         .with(
             "heads.intakeValve",
             h.intakeValve().with(h.intakeValve().si() * (1 + share), h.intakeValve().provenance()));

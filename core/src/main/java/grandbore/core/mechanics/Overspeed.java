@@ -3,7 +3,7 @@ package grandbore.core.mechanics;
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
-import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Bands;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Given;
 import grandbore.core.geometry.SliderCrank;
@@ -60,7 +60,7 @@ public final class Overspeed {
                 .formatted(
                     Quantity.ROTATION.show(thinner, build.units()),
                     Quantity.ROTATION.show(shorter, build.units())));
-    boolean race = Band.isRace(build.application());
+    boolean race = Bands.isRace(build.application());
     double limit = race ? RACE : STREET;
     double mean = c.bottomEnd().stroke().si() * top / Math.PI;
     list.add(

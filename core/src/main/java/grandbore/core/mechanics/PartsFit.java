@@ -7,8 +7,9 @@ import static grandbore.core.checks.Check.Verdict.GOOD;
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
-import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Bands;
 import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Fits;
 import grandbore.core.combination.Given;
@@ -77,7 +78,10 @@ public final class PartsFit {
     }
     double journal = journal(m).si();
     double clearance = housing.si() - 2 * shell.si() - journal;
-    var band = Band.of(m, b, build.application()).orElseThrow();
+    var band =
+        new Bands(build.combination(), build.application(), List.of())
+            .of(m, Reading.Side.NONE)
+            .orElseThrow();
     double middle = 0.5 * (band.least() + band.most());
     String working =
         "housing − 2 × shell − journal = %s − 2 × %s − %s; band %s to %s, %s (%s)"
@@ -124,7 +128,7 @@ public final class PartsFit {
     }
     int rods = Balance.rodsOnThrow(build.combination());
     double clearance = f.journalWidth().si() - rods * f.rodWidth().si();
-    boolean street = !Band.isRace(build.application());
+    boolean street = !Bands.isRace(build.application());
     double least = (street ? 0.010 : 0.014) * INCH;
     double most = (street ? 0.020 : 0.022) * INCH;
     String working =
@@ -161,7 +165,10 @@ public final class PartsFit {
       return;
     }
     boolean known = f.rodHousing().isSaid() && f.rodShell().isSaid();
-    var band = Band.of(Measurement.ROD_BEARING, b, build.application()).orElseThrow();
+    var band =
+        new Bands(build.combination(), build.application(), List.of())
+            .of(Measurement.ROD_BEARING, Reading.Side.NONE)
+            .orElseThrow();
     double clearance =
         known
             ? Math.max(0, f.rodHousing().si() - 2 * f.rodShell().si() - b.rodJournal().si())

@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import grandbore.core.combination.Boost;
+import grandbore.core.flow.CompressorChart;
 import grandbore.core.waves.Atmosphere;
 import grandbore.core.waves.Reservoir;
 
@@ -8,7 +9,8 @@ import grandbore.core.waves.Reservoir;
  * The air in front of the throttles: the atmosphere's, or what a compressor makes of it. A
  * compressor is known by its adiabatic efficiency; its temperature rise is the isentropic one over
  * it, of which an intercooler takes a share (any textbook of thermodynamics; Heywood 1988, chapter
- * 6.8). A turbocharger's pressure is what its turbine's power stands for, up to the waste-gate; a
+ * 6.8). A turbocharger's or a centrifugal compressor's efficiency is its map's where there is one.
+ * A turbocharger's pressure is what its turbine's power stands for, up to the waste-gate; a
  * centrifugal compressor's goes with the square of the speed; a positive-displacement blower moves
  * its volume, whatever the pressure behind it.
  */
@@ -29,6 +31,8 @@ final class AirSupply {
   private double delivered;
   private double deliveredEnergy;
   private double work;
+  private double efficiency;
+  private final CompressorChart chart;
 
   AirSupply(EngineParts parts) {
     this.parts = parts;
@@ -36,6 +40,8 @@ final class AirSupply {
     outsidePressure = parts.combination().weather().pressure().si();
     outsideTemperature = parts.combination().weather().temperature().si();
     chargeTemperature = parts.chargeTemperature();
+    efficiency = boost.efficiency().si();
+    chart = boost.map().isGiven() ? new CompressorChart(boost.map()) : null;
     air = new Atmosphere(outsidePressure, chargeTemperature, 0);
   }
 
@@ -62,12 +68,20 @@ final class AirSupply {
   private double rise(double pascal) {
     return outsideTemperature
         * (Math.pow(Math.max(1, pascal / outsidePressure), EXPONENT) - 1)
-        / boost.efficiency().si();
+        / efficiency;
+  }
+
+  /** Where the map has the compressor at a flow and a pressure; without one, as given. */
+  private void look(double massFlow, double pascal) {
+    if (chart != null && massFlow > 0) {
+      double corrected = CompressorChart.corrected(massFlow, outsidePressure, outsideTemperature);
+      efficiency = chart.efficiency(corrected, pascal / outsidePressure);
+    }
   }
 
   /** What a positive-displacement blower puts into one of so many plenums in a step. */
   void deliver(Reservoir plenum, double dt, double speed, int plenums) {
-    double p2 = plenum.pressure() + boost.coolerLoss().si();
+    double p2 = plenum.pressure() + cooler();
     double over = p2 - outsidePressure - boost.pressure().si();
     double inlet = outsidePressure / (parts.gas().freshR() * outsideTemperature);
     double turns = speed / (2 * Math.PI);
@@ -97,16 +111,17 @@ final class AirSupply {
       case CENTRIFUGAL -> {
         double share = speed / boost.ratedSpeed().si();
         gauge = boost.pressure().si() * share * share;
+        look(massFlow, outsidePressure + gauge);
         press(outsidePressure + gauge);
         drivePower =
             massFlow * specificWork(outsidePressure + gauge) / boost.driveEfficiency().si();
       }
       case TURBOCHARGER -> {
+        look(massFlow, outsidePressure + gauge);
         double available =
             massFlow > 0 ? turbinePower * boost.driveEfficiency().si() / massFlow : 0;
         double ratio =
-            Math.pow(
-                1 + available * boost.efficiency().si() / (CP * outsideTemperature), 1 / EXPONENT);
+            Math.pow(1 + available * efficiency / (CP * outsideTemperature), 1 / EXPONENT);
         double wanted = Math.min(boost.pressure().si(), outsidePressure * (ratio - 1));
         gauge += RELAX * (wanted - gauge);
         press(outsidePressure + gauge);

@@ -8,6 +8,7 @@ import grandbore.core.combustion.HeatTransfer;
 import grandbore.core.combustion.Hohenberg;
 import grandbore.core.combustion.Woschni;
 import grandbore.core.flow.FlowCurve;
+import grandbore.core.flow.ValvePassage;
 import grandbore.core.gas.Air;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.geometry.SliderCrank;
@@ -123,11 +124,11 @@ final class EngineParts {
     var h = c.heads();
     intakeFlow =
         relief.contains(Relief.INTAKE_PORT)
-            ? FlowCurve.ideal(h.intakeValves(), h.intakeValve().si())
+            ? FlowCurve.ideal(h.intakeValves(), ValvePassage.intake(c))
             : new FlowCurve(h.intakeFlow());
     exhaustFlow =
         relief.contains(Relief.EXHAUST_PORT)
-            ? FlowCurve.ideal(h.exhaustValves(), h.exhaustValve().si())
+            ? FlowCurve.ideal(h.exhaustValves(), ValvePassage.exhaust(c))
             : new FlowCurve(h.exhaustFlow());
     var b = c.bottomEnd();
     crank = b.crank();

@@ -35,7 +35,7 @@ final class IntakeSide {
       var plenum =
           new Plenum(
               parts,
-              c.intake().plenumVolume().si() / planes,
+              c.intake().sharedVolume() / planes,
               cylinders / planes,
               live,
               parts.meterArea() / planes + windowArea);

@@ -11,6 +11,7 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.flow.FlowCurve;
 import grandbore.core.flow.PortSizing;
+import grandbore.core.flow.ValvePassage;
 import grandbore.core.units.Quantity;
 import java.util.List;
 
@@ -39,21 +40,25 @@ public final class FlowVerdict {
   public static List<Check> of(Build build) {
     var v = new FlowVerdict(build);
     var h = v.c.heads();
-    v.port("intake", h.intakeFlow(), h.intakeValves(), h.intakeValve().si(), v.c.intakeLift());
-    v.port("exhaust", h.exhaustFlow(), h.exhaustValves(), h.exhaustValve().si(), v.c.exhaustLift());
+    var in = ValvePassage.intake(v.c);
+    var out = ValvePassage.exhaust(v.c);
+    v.port("intake", h.intakeFlow(), h.intakeValves(), in, v.c.intakeLift());
+    v.port("exhaust", h.exhaustFlow(), h.exhaustValves(), out, v.c.exhaustLift());
     v.pair();
+    v.fitting("intake", h.intakeFlow().fitting());
+    v.fitting("exhaust", h.exhaustFlow().fitting());
     v.balance("intake", h.intakeShares());
     v.balance("exhaust", h.exhaustShares());
     return v.list.checks();
   }
 
-  private void port(String side, FlowSheet sheet, int valves, double diameter, double lift) {
+  private void port(String side, FlowSheet sheet, int valves, ValvePassage valve, double lift) {
     var rows = sheet.rows();
     double best = 0;
     double worst = Double.MAX_VALUE;
     FlowSheet.Row impossible = null;
     for (var row : rows) {
-      double d = PortSizing.discharge(sheet, row, valves, diameter);
+      double d = PortSizing.discharge(sheet, row, valves, valve);
       best = Math.max(best, d);
       worst = Math.min(worst, d);
       impossible = d > POSSIBLE ? row : impossible;
@@ -66,8 +71,11 @@ public final class FlowVerdict {
             ? "more than the curtain can pass at %s: valve size, lift or flow is misread"
                 .formatted(list.show(Quantity.LENGTH, impossible.lift()))
             : "%.2f at best, %.2f at least".formatted(best, worst),
-        "effective area at the sheet's depression over the curtain π × valve × lift, or the head's"
-            + " area once the curtain is larger; above 0.6 at low lift is a good seat ("
+        "effective area at the sheet's depression over the least section that the valve leaves: "
+            + (valve.width() > 0
+                ? "frustum of the seat, then slit, then throat less stem (Heywood 1988, 6.7–6.9)"
+                : "the curtain π × valve × lift, or the head's area once the curtain is larger")
+            + "; above 0.6 at low lift is a good seat ("
             + CheckList.PRACTICE
             + ")");
     stall(side, rows, lift);
@@ -129,6 +137,42 @@ public final class FlowVerdict {
             + " ("
             + CheckList.PRACTICE
             + ")");
+  }
+
+  private void fitting(String side, FlowSheet.Fitting fitting) {
+    boolean in = side.equals("intake");
+    String name = side + "_fitting";
+    String label = "Flowed with, " + side;
+    switch (fitting) {
+      case NOT_STATED -> list.unknown(name, label, "what was on the %s port".formatted(side));
+      case PORT_ALONE ->
+          list.add(
+              name,
+              label,
+              CLOSE,
+              in
+                  ? "nothing: a sharp entry costs flow that the engine's runner does not"
+                  : "nothing: with a pipe it reads a few percent more, and so does the engine",
+              "an intake is usually flowed with a rounded entry, an exhaust with and without a"
+                  + " pipe; say which ("
+                  + CheckList.PRACTICE
+                  + ")");
+      case RADIUS_OR_PIPE ->
+          list.add(
+              name,
+              label,
+              GOOD,
+              in ? "a rounded entry" : "a pipe",
+              "as the wave model takes it: the port's own loss, runner and pipe reckoned apart");
+      case MANIFOLD ->
+          list.add(
+              name,
+              label,
+              CLOSE,
+              in ? "the manifold: its loss counts twice" : "the header: its loss counts twice",
+              "the wave model reckons runner and primary by themselves; their friction is in this"
+                  + " sheet already");
+    }
   }
 
   private void balance(String side, List<Double> shares) {

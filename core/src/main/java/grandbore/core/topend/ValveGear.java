@@ -7,7 +7,7 @@ import static grandbore.core.checks.Check.Verdict.GOOD;
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
-import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Bands;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Given;
 import grandbore.core.units.Measure;
@@ -46,7 +46,7 @@ public final class ValveGear {
     this.build = build;
     c = build.combination();
     list = new CheckList(build.units());
-    race = Band.isRace(build.application());
+    race = Bands.isRace(build.application());
   }
 
   /** Piston to valve: depth through the overlap and room around the valve. */

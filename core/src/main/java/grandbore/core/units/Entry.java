@@ -16,6 +16,15 @@ public final class Entry {
 
   private Entry() {}
 
+  /** Reads a number or a stack of them, such as feeler leaves: {@code .012+.008}. */
+  public static double sum(String text, Quantity quantity, UnitSystem system) {
+    double sum = 0;
+    for (String part : text.split("\\+", -1)) {
+      sum += parse(part, quantity, system, 0);
+    }
+    return sum;
+  }
+
   /**
    * @param current the value now, SI, that {@code over} and {@code under} count from
    * @throws IllegalArgumentException in words, when it can't be read

@@ -3,6 +3,7 @@ package grandbore.core.valvetrain;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Given;
 import grandbore.core.geometry.SliderCrank;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * Clearance between piston and valve along the valve's stem, as a checking spring finds it, lash
@@ -56,18 +57,30 @@ public final class PistonToValve {
   /** Clearance along the stem, m, at a crank angle after the exchange's top centre, rad. */
   public double at(double angle) {
     double open = lift.at(2 * Math.PI + angle);
-    double lifted = open > 0 ? open + lash : 0;
-    return (stack + crank.depth(angle)) / cosine - lifted;
+    return at(angle, open > 0 ? open + lash : 0, 0);
+  }
+
+  private double at(double angle, double lifted, double nearer) {
+    return (stack + crank.depth(angle) - nearer) / cosine - lifted;
   }
 
   /** The closest around the exchange's top centre. */
   public Closest closest() {
+    return least(this::at);
+  }
+
+  /** The closest with the valve moving in another way and the piston nearer by some length, m. */
+  public Closest closest(ValveLift moving, double nearer) {
+    return least(a -> at(a, moving.at(2 * Math.PI + a), nearer));
+  }
+
+  private static Closest least(DoubleUnaryOperator clearance) {
     double least = Double.MAX_VALUE;
     double where = 0;
     for (double a = -REACH; a <= REACH; a += STEP) {
-      double clearance = at(a);
-      if (clearance < least) {
-        least = clearance;
+      double now = clearance.applyAsDouble(a);
+      if (now < least) {
+        least = now;
         where = a;
       }
     }

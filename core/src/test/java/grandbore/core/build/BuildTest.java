@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import grandbore.core.Said;
 import grandbore.core.clearances.Application;
 import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Bands;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
@@ -185,14 +187,18 @@ class BuildTest {
   /** Boosted gap factors 0.0063 and 0.0068 at 4.125 in: 0.026 and 0.028 in. */
   @Test
   void bandsFollowTheEngineAndTheApplication() {
-    var b =
-        CombinationMaker.bottomEnd(
-            Layout.VEE, List.of(1, 2), 4.125, 3.4, 5.7, 1.5, 0, 2.45, 2.1, Provenance.CARD);
-    var top = Band.of(Measurement.TOP_RING_GAP, b, Application.BOOST).orElseThrow();
-    var second = Band.of(Measurement.SECOND_RING_GAP, b, Application.BOOST).orElseThrow();
+    var c = DemoBuilds.hillClimbEight().combination();
+    c = Said.with(c, "bottomEnd.bore", 4.125, Measure.INCHES);
+    c = Said.with(c, "bottomEnd.mainJournal", 2.45, Measure.INCHES);
+    var boosted = new Bands(c, Application.BOOST, List.of());
+    var top = boosted.of(Measurement.TOP_RING_GAP, Reading.Side.NONE).orElseThrow();
+    var second = boosted.of(Measurement.SECOND_RING_GAP, Reading.Side.NONE).orElseThrow();
     assertThat(top.least() / 0.0254).isCloseTo(0.026, within(5e-4));
     assertThat(second.least() / 0.0254).isCloseTo(0.028, within(5e-4));
-    var main = Band.of(Measurement.MAIN_BEARING, b, Application.ROAD_COURSE).orElseThrow();
+    var main =
+        new Bands(c, Application.ROAD_COURSE, List.of())
+            .of(Measurement.MAIN_BEARING, Reading.Side.NONE)
+            .orElseThrow();
     assertThat(main.judge(2.8 * 0.0254e-3)).isEqualTo(Band.Verdict.INSIDE);
     assertThat(main.judge(2.46 * 0.0254e-3)).isEqualTo(Band.Verdict.NEAR_EDGE);
     assertThat(main.judge(2.0 * 0.0254e-3)).isEqualTo(Band.Verdict.TIGHT);

@@ -16,7 +16,9 @@ import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.mechanics.Overspeed;
+import grandbore.core.flow.ValvePassage;
 import grandbore.core.mechanics.PartsFit;
+import grandbore.core.mechanics.RodStretch;
 import grandbore.core.mechanics.Strength;
 import grandbore.core.squeezing.DonorCheck;
 import grandbore.core.squeezing.Evening;
@@ -26,6 +28,7 @@ import grandbore.core.topend.CardReading;
 import grandbore.core.topend.Degreeing;
 import grandbore.core.topend.FlowVerdict;
 import grandbore.core.topend.ValveGear;
+import grandbore.core.topend.ValveSeats;
 import grandbore.core.valvetrain.Lobe;
 import grandbore.core.valvetrain.PistonToValve;
 import grandbore.core.working.BriefChecks;
@@ -138,6 +141,10 @@ class EveryInputTest extends EngineTest {
     all.addAll(ValveGear.rockerAndLobes(build));
     all.addAll(ValveGear.pistonToValve(build));
     all.addAll(FlowVerdict.of(build));
+    all.addAll(ValveSeats.of(build));
+    all.add(ValvePassage.intake(c).area(0.004));
+    all.add(ValvePassage.exhaust(c).area(0.004));
+    all.add(RodStretch.clearance(c, true, 700));
     all.addAll(Degreeing.of(build));
     try {
       CardReading.of(build).ifPresent(all::add);

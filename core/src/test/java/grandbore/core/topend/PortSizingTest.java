@@ -12,6 +12,7 @@ import grandbore.core.combination.Provenance;
 import grandbore.core.demo.CombinationMaker;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.flow.PortSizing;
+import grandbore.core.flow.ValvePassage;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -57,9 +58,10 @@ class PortSizingTest {
             sheet.depression() / 4,
             sheet.provenance(),
             sheet.rows().stream().map(r -> new FlowSheet.Row(r.lift(), r.flow() / 2)).toList());
+    var valve = ValvePassage.intake(EIGHT.combination());
     for (int i = 0; i < sheet.rows().size(); i++) {
-      double a = PortSizing.discharge(sheet, sheet.rows().get(i), 1, 0.0513);
-      double b = PortSizing.discharge(half, half.rows().get(i), 1, 0.0513);
+      double a = PortSizing.discharge(sheet, sheet.rows().get(i), 1, valve);
+      double b = PortSizing.discharge(half, half.rows().get(i), 1, valve);
       assertThat(a / b).isCloseTo(1, within(0.03));
     }
   }

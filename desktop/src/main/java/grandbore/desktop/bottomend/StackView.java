@@ -1,5 +1,6 @@
 package grandbore.desktop.bottomend;
 
+import grandbore.core.combination.Fits;
 import grandbore.core.combination.Specs;
 import grandbore.core.mechanics.PartsFit;
 import grandbore.core.mechanics.StackUp;
@@ -50,7 +51,10 @@ final class StackView {
                 "fits.rodShell",
                 "fits.pin",
                 "fits.pistonBore",
-                "fits.rodBore"),
+                "fits.rodBore")
+            .put(
+                "Pistons",
+                Page.choice(session, "Pistons", "fits.pistonMaterial", Fits.PistonMaterial.class)),
         fits);
   }
 }

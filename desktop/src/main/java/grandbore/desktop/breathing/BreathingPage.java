@@ -78,16 +78,13 @@ public final class BreathingPage {
                 new CountField(session, "Carburettors or throttles", "intake.meters", 12))
             .always()
             .with("intake.meterFlow", "intake.ratingDepression")
+            .with("intake.runnerTurn")
             .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
-            .with("intake.plenumVolume")
+            .with("intake.spacerHeight")
+            .when(c -> c.intake().spacerHeight().isSaid())
+            .with("intake.spacerOpening")
             .when(c -> c.intake().manifold() == Intake.Manifold.DUAL_PLANE)
-            .with("intake.planeWindow")
-            .always()
-            .with(
-                "intake.runnerLength",
-                "intake.runnerEntry",
-                "intake.runnerExit",
-                "intake.runnerTurn");
+            .with("intake.planeWindow");
     var boost =
         new InputGrid(session)
             .put("Boost by", Page.choice(session, "Boost by", "boost.kind", Boost.Kind.class))
@@ -116,11 +113,8 @@ public final class BreathingPage {
             .put(
                 "Behind it",
                 Page.choice(session, "Behind it", "exhaust.outlet", Exhaust.Outlet.class))
-            .with("exhaust.primaryLength", "exhaust.primaryDiameter")
             .when(c -> c.exhaust().kind() == Exhaust.Kind.STEPPED)
             .with("exhaust.secondaryLength", "exhaust.secondaryDiameter")
-            .always()
-            .with("exhaust.collectorLength", "exhaust.collectorDiameter")
             .when(c -> c.bottomEnd().banks() == 2)
             .put(
                 "Balance pipe",
@@ -142,6 +136,7 @@ public final class BreathingPage {
             ByCylinder.Kind.LENGTH),
         Page.part("Boost and nitrous"),
         boost,
+        new CompressorRow(session),
         boostCaution,
         Page.part("Exhaust"),
         exhaust);

@@ -1,8 +1,11 @@
 package grandbore.desktop.breathing;
 
+import grandbore.core.combination.CompressorMap;
 import grandbore.core.prediction.CurvePoint;
+import grandbore.core.topend.CompressorVerdict;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
@@ -26,6 +29,7 @@ final class TuningView extends VBox {
   private final PlotPane filling;
   private final PlotPane loss;
   private final PlotPane compressor;
+  private final CheckRows checks = new CheckRows();
 
   TuningView(Session session, CurveService curves, Look look, ReadOnlyDoubleProperty rpm) {
     super(10);
@@ -58,6 +62,7 @@ final class TuningView extends VBox {
             new RunnerSweep(session, curves, look),
             loss,
             compressor,
+            checks,
             Page.hint(
                 "The bands are a rule of thumb; the line is the wave model with its ends, sections"
                     + " and temperatures. A good engine can pull more than a carburettor's rating,"
@@ -104,26 +109,45 @@ final class TuningView extends VBox {
         List.of(line("air less plenum", points, p -> unit.fromSi(outside - p.plenumPressure()))));
     filling.point(rpm.get());
     loss.point(rpm.get());
-    compressor(points, outside);
+    compressor(points);
   }
 
-  /** Pressure ratio over air flow: lay it over the map that the compressor's maker states. */
-  private void compressor(List<CurvePoint> points, double outside) {
+  /** Pressure ratio over air flow, on the map of the compressor's maker where it is known. */
+  private void compressor(List<CurvePoint> points) {
     var boost = session.build().combination().boost();
+    checks.show(CompressorVerdict.of(session.build(), curves.curve().getValue()));
     compressor.setVisible(boost.isFitted());
     compressor.setManaged(boost.isFitted());
     if (!boost.isFitted()) {
       return;
     }
     var unit = Quantity.MASS_FLOW.unit(session.build().units());
+    var build = session.build();
+    var lines = new ArrayList<Line>();
+    lines.add(
+        new Line(
+            "engine",
+            points.stream()
+                .mapToDouble(p -> unit.fromSi(CompressorVerdict.flow(build, p)))
+                .toArray(),
+            points.stream().mapToDouble(p -> CompressorVerdict.ratio(build, p)).toArray()));
+    for (var speed : boost.map().lines()) {
+      lines.add(
+          new Line(
+              "%.0fk".formatted(Measure.RPM.fromSi(speed.getFirst().shaftSpeed()) / 1000),
+              speed.stream().mapToDouble(r -> unit.fromSi(r.flow())).toArray(),
+              speed.stream().mapToDouble(CompressorMap.Row::ratio).toArray()));
+    }
+    if (boost.map().isGiven()) {
+      var surge = boost.map().lines().stream().map(List::getFirst).toList();
+      lines.add(
+          new Line(
+              "surge",
+              surge.stream().mapToDouble(r -> unit.fromSi(r.flow())).toArray(),
+              surge.stream().mapToDouble(CompressorMap.Row::ratio).toArray()));
+    }
     compressor.show(
-        "air flow, " + unit.symbol(),
-        "pressure ratio, plenum over outside",
-        List.of(
-            new Line(
-                "by rising speed",
-                points.stream().mapToDouble(p -> unit.fromSi(p.airFlow())).toArray(),
-                points.stream().mapToDouble(p -> p.plenumPressure() / outside).toArray())));
+        "corrected air flow, " + unit.symbol(), "pressure ratio of the compressor", lines);
   }
 
   private static Line line(

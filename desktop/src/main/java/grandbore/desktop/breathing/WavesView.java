@@ -1,5 +1,6 @@
 package grandbore.desktop.breathing;
 
+import grandbore.core.combination.Combination;
 import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Measure;
@@ -13,8 +14,10 @@ import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
-import java.util.List;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
 import javafx.beans.property.DoubleProperty;
@@ -44,7 +47,9 @@ final class WavesView extends VBox {
   private final Timeline running = new Timeline();
   private final ResultService service = new ResultService(status::setText);
   private final Asking asking;
+  private final ResultService other = new ResultService(status::setText);
   private Trace trace;
+  private Trace laid;
 
   WavesView(
       Session session,
@@ -95,7 +100,7 @@ final class WavesView extends VBox {
     parentProperty().subscribe(p -> stopUnseen());
     asking =
         new Asking(this, curves, this::solve)
-            .when(session.buildProperty(), session.readingsProperty(), rpm);
+            .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
   }
 
   private void stopUnseen() {
@@ -117,9 +122,27 @@ final class WavesView extends VBox {
 
   private void solve() {
     double at = Math.rint(rpm.get() / 50) * 50;
-    if (!asking.isNew(session.engine().solved(), at, session.build().units())) {
+    var over = Optional.ofNullable(session.overProperty().get());
+    if (!asking.isNew(
+        session.engine().solved(),
+        over.map(o -> o.engine().solved()),
+        at,
+        session.build().units())) {
       return;
     }
+    laid = null;
+    over.ifPresent(
+        o ->
+            other.trace(
+                o.engine(),
+                at,
+                t -> {
+                  laid = t;
+                  if (trace != null) {
+                    traces();
+                  }
+                  draw();
+                }));
     status.setText(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));
     service.trace(
         session.engine(),
@@ -139,12 +162,19 @@ final class WavesView extends VBox {
     var shown = new Shown(session.build().units());
     var p = shown.pressure();
     var angles = shown.in(Measure.DEGREES, trace.angles());
+    var lines = new ArrayList<Line>();
+    lines.add(new Line("intake", angles, shown.in(p, trace.of(Kind.INTAKE_PRESSURE))));
+    lines.add(new Line("exhaust", angles, shown.in(p, trace.of(Kind.EXHAUST_PRESSURE))));
+    if (laid != null) {
+      var others = shown.in(Measure.DEGREES, laid.angles());
+      lines.add(new Line("intake, laid over", others, shown.in(p, laid.of(Kind.INTAKE_PRESSURE))));
+      lines.add(
+          new Line("exhaust, laid over", others, shown.in(p, laid.of(Kind.EXHAUST_PRESSURE))));
+    }
     valves.show(
         "crank °, firing top centre 0",
         p.symbol() + " absolute",
-        List.of(
-            new Line("intake", angles, shown.in(p, trace.of(Kind.INTAKE_PRESSURE))),
-            new Line("exhaust", angles, shown.in(p, trace.of(Kind.EXHAUST_PRESSURE)))),
+        lines,
         shown.in(Measure.DEGREES, trace.overlap()));
   }
 
@@ -153,45 +183,82 @@ final class WavesView extends VBox {
       return;
     }
     var c = session.engine().combination();
+    var d = laid == null ? null : session.overProperty().get().engine().combination();
     along(
         intake,
         trace.intakeWave(),
-        c.intake().runnerLength().si() + c.heads().intakePortLength().si(),
+        intakePath(c),
+        d == null ? null : laid.intakeWave(),
+        d == null ? 0 : intakePath(d),
         "from the plenum");
     along(
         exhaust,
         trace.exhaustWave(),
-        c.heads().exhaustPortLength().si() + c.exhaust().primaryLength().si(),
+        exhaustPath(c),
+        d == null ? null : laid.exhaustWave(),
+        d == null ? 0 : exhaustPath(d),
         "from the valve");
     valves.point(crank.get());
   }
 
-  private void along(PlotPane plot, double[][] wave, double length, String from) {
+  private static double intakePath(Combination c) {
+    return c.intake().runnerLength().si() + c.heads().intakePortLength().si();
+  }
+
+  private static double exhaustPath(Combination c) {
+    return c.heads().exhaustPortLength().si() + c.exhaust().primaryLength().si();
+  }
+
+  private void along(
+      PlotPane plot,
+      double[][] wave,
+      double length,
+      double[][] laidWave,
+      double laidLength,
+      String from) {
     var units = session.build().units();
     var p = new Shown(units).pressure();
     var unit = Quantity.LENGTH.unit(units);
-    int row = 0;
-    double at = Math.toRadians(crank.get());
-    for (int i = 0; i < wave.length; i++) {
-      row = Math.abs(trace.angles()[i] - at) < Math.abs(trace.angles()[row] - at) ? i : row;
-    }
     int n = wave[0].length;
-    var x = new double[n];
-    var now = new double[n];
+    var x = places(n, length, unit);
     var high = new double[n];
     var low = new double[n];
     for (int k = 0; k < n; k++) {
-      x[k] = unit.fromSi(length * (k + 0.5) / n);
-      now[k] = p.fromSi(wave[row][k]);
       low[k] = Double.MAX_VALUE;
       for (var w : wave) {
         high[k] = Math.max(high[k], p.fromSi(w[k]));
         low[k] = Math.min(low[k], p.fromSi(w[k]));
       }
     }
-    plot.show(
-        unit.symbol() + " " + from,
-        p.symbol() + " absolute",
-        List.of(new Line("now", x, now), new Line("highest", x, high), new Line("lowest", x, low)));
+    var lines = new ArrayList<Line>();
+    lines.add(new Line("now", x, now(trace, wave, p)));
+    lines.add(new Line("highest", x, high));
+    lines.add(new Line("lowest", x, low));
+    if (laidWave != null) {
+      lines.add(
+          new Line(
+              "now, laid over",
+              places(laidWave[0].length, laidLength, unit),
+              now(laid, laidWave, p)));
+    }
+    plot.show(unit.symbol() + " " + from, p.symbol() + " absolute", lines);
+  }
+
+  private static double[] places(int n, double length, Measure unit) {
+    var x = new double[n];
+    for (int k = 0; k < n; k++) {
+      x[k] = unit.fromSi(length * (k + 0.5) / n);
+    }
+    return x;
+  }
+
+  /** Pressure along a pipe at the crank cursor. */
+  private double[] now(Trace of, double[][] wave, Measure p) {
+    double at = Math.toRadians(crank.get());
+    int row = 0;
+    for (int i = 0; i < wave.length; i++) {
+      row = Math.abs(of.angles()[i] - at) < Math.abs(of.angles()[row] - at) ? i : row;
+    }
+    return Arrays.stream(wave[row]).map(p::fromSi).toArray();
   }
 }

@@ -1,7 +1,10 @@
 package grandbore.desktop.camshaft;
 
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Fits;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
+import grandbore.core.mechanics.RodStretch;
 import grandbore.core.topend.ValveGear;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
@@ -15,6 +18,7 @@ import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
+import java.util.List;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
@@ -26,9 +30,11 @@ import javafx.scene.layout.VBox;
 final class PistonView extends VBox {
   private static final int ROWS = 150;
   private static final double REACH = 75;
+  private static final int SPEEDS = 12;
 
   private final Session session;
   private final PlotPane plot;
+  private final PlotPane atSpeed;
   private final CheckRows checks = new CheckRows();
   private final Button intake = new Button("Set intake by the reading");
   private final Button exhaust = new Button("Set exhaust by the reading");
@@ -37,6 +43,12 @@ final class PistonView extends VBox {
     super(10);
     this.session = session;
     plot = new PlotPane(look, "plot-piston-valve", "Clearance along the stem", "%.4f");
+    atSpeed =
+        new PlotPane(
+            look,
+            "plot-piston-speed",
+            "Closest at speed: rod stretched and warm, valve as its train lets it",
+            "%.4f");
     intake.setId("set-intake-read");
     exhaust.setId("set-exhaust-read");
     intake.setOnAction(e -> set(true));
@@ -55,7 +67,12 @@ final class PistonView extends VBox {
                     "heads.exhaustAngle",
                     "gear.intakePocketWidth",
                     "gear.exhaustPocketWidth",
-                    "gear.pocketOff"),
+                    "gear.pocketOff")
+                .put(
+                    "Rods of",
+                    Page.choice(session, "Rods of", "fits.rodMaterial", Fits.RodMaterial.class))
+                .with("fits.rodSection"),
+            atSpeed,
             Page.part("Measured with clay or a checking spring, at the timing that stands"),
             new InputGrid(session).with("worksheet.intakeRead", "worksheet.exhaustRead"),
             new HBox(8, intake, exhaust),
@@ -107,8 +124,35 @@ final class PistonView extends VBox {
       lines.add(laid("exhaust, laid over", x, PistonToValve.exhaust(other), unit));
     }
     plot.show("crank ° after top, overlap", unit.symbol(), lines);
+    atSpeed(unit);
     intake.setDisable(!c.worksheet().intakeRead().isSaid());
     exhaust.setDisable(!c.worksheet().exhaustRead().isSaid());
+  }
+
+  /** What is left of the clearances over the speeds of the build. */
+  private void atSpeed(Measure unit) {
+    var c = session.engine().combination();
+    var speeds = session.build().speeds().points(SPEEDS);
+    var lines = new ArrayList<Line>();
+    var x = speeds.stream().mapToDouble(s -> s).toArray();
+    if (c.heads().intakeRecess().isSaid()) {
+      lines.add(new Line("intake", x, left(c, true, speeds, unit)));
+    }
+    if (c.heads().exhaustRecess().isSaid()) {
+      lines.add(new Line("exhaust", x, left(c, false, speeds, unit)));
+    }
+    var nearer =
+        speeds.stream()
+            .mapToDouble(s -> unit.fromSi(RodStretch.nearer(c, Measure.RPM.toSi(s))))
+            .toArray();
+    lines.add(new Line("piston nearer by", x, nearer));
+    atSpeed.show("rpm", unit.symbol(), lines);
+  }
+
+  private static double[] left(Combination c, boolean intake, List<Double> speeds, Measure unit) {
+    return speeds.stream()
+        .mapToDouble(s -> unit.fromSi(RodStretch.clearance(c, intake, Measure.RPM.toSi(s))))
+        .toArray();
   }
 
   private static Line laid(String name, double[] x, PistonToValve geometry, Measure unit) {

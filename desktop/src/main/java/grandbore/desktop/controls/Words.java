@@ -5,6 +5,8 @@ import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Brief;
 import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Fits;
+import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
@@ -134,6 +136,25 @@ public final class Words {
             case CAM -> "cam";
             case INTAKE -> "intake";
             case EXHAUST -> "exhaust";
+          };
+      case FlowSheet.Fitting f ->
+          switch (f) {
+            case NOT_STATED -> "not stated";
+            case PORT_ALONE -> "nothing on it";
+            case RADIUS_OR_PIPE -> "entry radius, or pipe";
+            case MANIFOLD -> "manifold or header";
+          };
+      case Fits.RodMaterial m ->
+          switch (m) {
+            case STEEL -> "steel";
+            case ALUMINIUM -> "aluminium";
+            case TITANIUM -> "titanium";
+          };
+      case Fits.PistonMaterial m ->
+          switch (m) {
+            case FORGED_LOW_EXPANSION -> "forged, low growth";
+            case FORGED_HIGH_TOUGHNESS -> "forged, tough";
+            case HYPEREUTECTIC -> "cast, high silicon";
           };
       default -> choice.name();
     };

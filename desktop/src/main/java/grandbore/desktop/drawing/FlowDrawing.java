@@ -2,6 +2,7 @@ package grandbore.desktop.drawing;
 
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.flow.FlowCurve;
+import grandbore.core.flow.ValvePassage;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Look;
@@ -82,8 +83,7 @@ public final class FlowDrawing extends Drawing {
         palette.power(),
         "exhaust",
         c.heads().exhaustFlow(),
-        c.heads().exhaustValves(),
-        c.heads().exhaustValve().si(),
+        FlowCurve.ideal(c.heads().exhaustValves(), ValvePassage.exhaust(c)),
         c.exhaustLift(),
         mostLift,
         mostFlow,
@@ -96,8 +96,7 @@ public final class FlowDrawing extends Drawing {
         palette.dye(),
         "intake",
         c.heads().intakeFlow(),
-        c.heads().intakeValves(),
-        c.heads().intakeValve().si(),
+        FlowCurve.ideal(c.heads().intakeValves(), ValvePassage.intake(c)),
         c.intakeLift(),
         mostLift,
         mostFlow,
@@ -145,8 +144,7 @@ public final class FlowDrawing extends Drawing {
       Color color,
       String name,
       FlowSheet sheet,
-      int valves,
-      double diameter,
+      FlowCurve ideal,
       double lift,
       double mostLift,
       double mostFlow,
@@ -167,8 +165,7 @@ public final class FlowDrawing extends Drawing {
             w,
             h,
             dashes);
-    // Thin: what valves of this size would pass without any loss.
-    var ideal = FlowCurve.ideal(valves, diameter);
+    // Thin: what these valves and seats would pass without any loss.
     plot(pen, color, 0.8, ideal, at, mostLift, mostLift, mostFlow, w, h);
     for (var row : sheet.rows()) {
       double px = LEFT + w * row.lift() / mostLift;

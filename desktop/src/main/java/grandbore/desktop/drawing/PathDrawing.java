@@ -1,118 +1,98 @@
 package grandbore.desktop.drawing;
 
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
-import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.InputField;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.session.Session;
+import java.util.List;
+import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
-/** One cylinder's whole gas path, straightened, lengths and widths to one scale. */
+/**
+ * One cylinder's whole gas path, straightened, lengths and widths to one scale: lengths are edited
+ * below it, sections above.
+ */
 public final class PathDrawing extends Drawing {
-  private static final double HEIGHT = 214;
-  private static final int ROWS = 4;
-  private static final double CHARACTER = 6.1;
+  private static final double HEIGHT = 306;
+  private static final double AXIS = 122;
+  private static final double LEVEL = 170;
+  private static final double ROW = 44;
+  private static final double FIELD = 122;
+  private static final int ROWS = 3;
+
+  /** A part of the path with the place where it begins and ends, and its input. */
+  private record Part(String name, InputField field, double length) {}
+
+  private final InputField plenum = input("intake.plenumVolume");
+  private final InputField runner = input("intake.runnerLength");
+  private final InputField intakePort = input("heads.intakePortLength");
+  private final InputField exhaustPort = input("heads.exhaustPortLength");
+  private final InputField primary = input("exhaust.primaryLength");
+  private final InputField collector = input("exhaust.collectorLength");
+  private final InputField entry = input("intake.runnerEntry");
+  private final InputField exit = input("intake.runnerExit");
+  private final InputField primaryBore = input("exhaust.primaryDiameter");
+  private final InputField collectorBore = input("exhaust.collectorDiameter");
 
   public PathDrawing(Session session, Look look) {
     super(session, look, HEIGHT);
   }
 
+  private static double box(Combination c) {
+    return c.intake().manifold() == Intake.Manifold.INDIVIDUAL
+        ? 0.02
+        : Math.cbrt(c.intake().sharedVolume());
+  }
+
+  private List<Part> parts(Combination c) {
+    var ex = c.exhaust();
+    return List.of(
+        new Part("plenum", plenum, box(c)),
+        new Part("runner", runner, c.intake().runnerLength().si()),
+        new Part("port", intakePort, c.heads().intakePortLength().si()),
+        new Part("", null, c.bottomEnd().bore().si()),
+        new Part("port", exhaustPort, c.heads().exhaustPortLength().si()),
+        new Part(
+            ex.kind() == Exhaust.Kind.CAST_MANIFOLD ? "branch" : "primary",
+            primary,
+            ex.primaryLength().si()),
+        new Part("collector", collector, ex.collectorLength().si()));
+  }
+
   @Override
   void draw(Pen pen, Palette palette, double width, double height) {
     var c = session().engine().combination();
-    var units = session().build().units();
-    var in = c.intake();
-    var ex = c.exhaust();
-    double plenum =
-        in.manifold() == Intake.Manifold.PLENUM ? Math.cbrt(in.plenumVolume().si()) : 0.02;
-    double[] lengths = {
-      plenum,
-      in.runnerLength().si(),
-      c.heads().intakePortLength().si(),
-      c.bottomEnd().bore().si(),
-      c.heads().exhaustPortLength().si(),
-      ex.primaryLength().si(),
-      ex.collectorLength().si()
-    };
-    double whole = 0;
-    for (double l : lengths) {
-      whole += l;
-    }
-    double scale = (width - 24) / whole;
-    double y = 60;
-    double x = 12;
-    if (in.manifold() == Intake.Manifold.PLENUM) {
-      pen.box(palette.gas(), x, y - plenum * scale / 2, plenum * scale, plenum * scale);
-    }
-    x += plenum * scale;
-    var at = new double[lengths.length + 1];
+    var parts = parts(c);
+    double scale = (width - 24) / parts.stream().mapToDouble(Part::length).sum();
+    var at = new double[parts.size() + 1];
     at[0] = 12;
-    at[1] = x;
-    double port = c.heads().intakePortArea();
-    x =
-        pipe(
-            pen,
-            palette.gas(),
-            x,
-            y,
-            lengths[1] * scale,
-            in.runnerEntry().si(),
-            in.runnerExit().si(),
-            scale);
-    at[2] = x;
-    x = pipe(pen, palette.gas(), x, y, lengths[2] * scale, port, port, scale);
-    at[3] = x;
-    double bore = lengths[3] * scale;
-    pen.box(
-        palette.metal(),
-        x,
-        y - 0.5 * c.bottomEnd().stroke().si() * scale,
-        bore,
-        c.bottomEnd().stroke().si() * scale);
-    x += bore;
-    at[4] = x;
-    double out = c.heads().exhaustPortArea();
-    x = pipe(pen, palette.metal(), x, y, lengths[4] * scale, out, out, scale);
-    at[5] = x;
-    double primary = Math.PI / 4 * Math.pow(ex.primaryDiameter().si(), 2);
-    x = pipe(pen, palette.panel(), x, y, lengths[5] * scale, primary, primary, scale);
-    at[6] = x;
-    double collector = Math.PI / 4 * Math.pow(ex.collectorDiameter().si(), 2);
-    at[7] = pipe(pen, palette.panel(), x, y, lengths[6] * scale, collector, collector, scale);
-    pen.axis(6, y, width - 6, y);
-    String[] names = {
-      in.manifold() == Intake.Manifold.PLENUM ? "plenum" : "",
-      "runner",
-      "port",
-      "bore",
-      "port",
-      ex.kind() == Exhaust.Kind.HEADERS ? "primary" : "branch",
-      "collector"
-    };
-    var rowEnds = new double[ROWS];
-    for (int i = 0; i < names.length; i++) {
-      if (names[i].isEmpty()) {
-        continue;
-      }
-      String value =
-          i == 0
-              ? Quantity.VOLUME.show(in.plenumVolume().si(), units)
-              : Quantity.LENGTH.show(lengths[i], units);
-      String label = names[i] + " " + value;
-      double wide = CHARACTER * label.length();
-      double start = Math.clamp((at[i] + at[i + 1] - wide) / 2, 8, width - wide - 8);
-      int row = 0;
-      while (row < ROWS - 1 && rowEnds[row] > start - 10) {
-        row++;
-      }
-      rowEnds[row] = start + wide;
-      double level = 110 + 22 * row;
-      pen.thin(at[i], 92, at[i], level + 4);
-      pen.thin(at[i + 1], 92, at[i + 1], level + 4);
-      pen.dimension(at[i], level, at[i + 1], level);
-      pen.text(label, palette.ink(), TextAlignment.LEFT, start, level + 10);
+    for (int i = 0; i < parts.size(); i++) {
+      at[i + 1] = at[i] + parts.get(i).length * scale;
     }
+    boolean shared = c.intake().manifold() != Intake.Manifold.INDIVIDUAL;
+    plenum.setVisible(shared);
+    if (shared) {
+      double side = box(c) * scale;
+      pen.box(palette.gas(), at[0], AXIS - side / 2, side, side);
+    }
+    var in = c.intake();
+    double port = c.heads().intakePortArea();
+    double out = c.heads().exhaustPortArea();
+    double first = circle(c.exhaust().primaryDiameter().si());
+    double last = circle(c.exhaust().collectorDiameter().si());
+    pipe(pen, palette.gas(), at[1], at[2], in.runnerEntry().si(), in.runnerExit().si(), scale);
+    pipe(pen, palette.gas(), at[2], at[3], port, port, scale);
+    double stroke = c.bottomEnd().stroke().si() * scale;
+    pen.box(palette.metal(), at[3], AXIS - stroke / 2, at[4] - at[3], stroke);
+    pipe(pen, palette.metal(), at[4], at[5], out, out, scale);
+    pipe(pen, palette.panel(), at[5], at[6], first, first, scale);
+    pipe(pen, palette.panel(), at[6], at[7], last, last, scale);
+    pen.axis(6, AXIS, width - 6, AXIS);
+    lengths(pen, palette, parts, at, width);
+    sections(pen, palette, at, width);
     pen.text(
         "one cylinder's gas path, straightened, to scale",
         palette.soft(),
@@ -121,18 +101,51 @@ public final class PathDrawing extends Drawing {
         height - 8);
   }
 
-  private static double pipe(
-      Pen pen,
-      javafx.scene.paint.Color fill,
-      double x,
-      double y,
-      double length,
-      double startArea,
-      double endArea,
-      double scale) {
+  private void lengths(Pen pen, Palette palette, List<Part> parts, double[] at, double width) {
+    var rowEnds = new double[ROWS];
+    for (int i = 0; i < parts.size(); i++) {
+      var part = parts.get(i);
+      if (part.field == null || !part.field.isVisible()) {
+        continue;
+      }
+      double start = Math.clamp((at[i] + at[i + 1] - FIELD) / 2, 6, width - FIELD - 6);
+      int row = 0;
+      while (row < ROWS - 1 && rowEnds[row] > start - 6) {
+        row++;
+      }
+      start = Math.max(start, Math.min(rowEnds[row] + 6, width - FIELD - 6));
+      rowEnds[row] = start + FIELD;
+      double level = LEVEL + ROW * row;
+      pen.thin(at[i], AXIS + 30, at[i], level + 3);
+      pen.thin(at[i + 1], AXIS + 30, at[i + 1], level + 3);
+      pen.dimension(at[i], level, at[i + 1], level);
+      pen.text(part.name, palette.soft(), TextAlignment.LEFT, start + 20, level + 9);
+      place(part.field, start, level + 15);
+    }
+  }
+
+  /** Sections above the path, in the order of the gas. */
+  private void sections(Pen pen, Palette palette, double[] at, double width) {
+    var fields = List.of(entry, exit, primaryBore, collectorBore);
+    var names = List.of("runner entry", "runner exit", "primary bore", "collector bore");
+    double[] where = {at[1] + 4, at[2] - 4, at[5] + 8, at[6] + 8};
+    double step = (width - 12) / fields.size();
+    for (int i = 0; i < fields.size(); i++) {
+      double x = 8 + step * i;
+      pen.text(names.get(i), palette.soft(), TextAlignment.LEFT, x + 20, 10);
+      place(fields.get(i), x, 17);
+      pen.thin(x + 60, 46, where[i], AXIS - 28);
+    }
+  }
+
+  private static double circle(double diameter) {
+    return Math.PI / 4 * diameter * diameter;
+  }
+
+  private static void pipe(
+      Pen pen, Color fill, double from, double to, double startArea, double endArea, double scale) {
     double a = Math.sqrt(startArea / Math.PI) * scale;
     double b = Math.sqrt(endArea / Math.PI) * scale;
-    pen.outline(fill, x, y - a, x + length, y - b, x + length, y + b, x, y + a);
-    return x + length;
+    pen.outline(fill, from, AXIS - a, to, AXIS - b, to, AXIS + b, from, AXIS + a);
   }
 }

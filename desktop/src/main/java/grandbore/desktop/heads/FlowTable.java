@@ -6,9 +6,11 @@ import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Provenance;
 import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.ChoiceField;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.ProvenanceMark;
+import grandbore.desktop.controls.Words;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -66,16 +68,35 @@ final class FlowTable extends VBox {
             typed -> {
               double at =
                   Entry.parse(typed, Quantity.DEPRESSION, session.build().units(), Double.NaN);
-              put(s -> new FlowSheet(at, s.provenance(), s.rows()));
+              put(s -> new FlowSheet(at, s.provenance(), s.fitting(), s.rows()));
             },
             refusal);
     depression.setPrefColumnCount(4);
     var bench = new HBox(6, new Label("flowed at"), depression, unit, paste);
     bench.setAlignment(Pos.CENTER_LEFT);
     unit.getStyleClass().add("unit");
+    var fitting =
+        new ChoiceField<>(
+            session,
+            title(side) + " with",
+            FlowSheet.Fitting.values(),
+            Words::of,
+            b -> sheet(b, side).fitting(),
+            (b, f) ->
+                b.with(
+                    b.combination()
+                        .with(
+                            path(side),
+                            new FlowSheet(
+                                sheet(b, side).depression(),
+                                sheet(b, side).provenance(),
+                                f,
+                                sheet(b, side).rows()))));
     var head = new HBox(6, mark, title, add, drop);
     head.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(head, bench, grid, refusal);
+    var on = new HBox(6, new Label("with"), fitting);
+    on.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(head, bench, on, grid, refusal);
     session.buildProperty().subscribe(b -> refresh());
   }
 
@@ -109,6 +130,10 @@ final class FlowTable extends VBox {
     }
   }
 
+  private static String path(Side side) {
+    return side == Side.INTAKE ? "heads.intakeFlow" : "heads.exhaustFlow";
+  }
+
   private static String title(Side side) {
     return side == Side.INTAKE ? "Intake flow" : "Exhaust flow";
   }
@@ -128,7 +153,7 @@ final class FlowTable extends VBox {
                       Quantity.DEPRESSION.unit(units).symbol(),
                       rows);
           var read = FlowSheetCsv.read(table, Provenance.CARD);
-          return new FlowSheet(s.depression(), Provenance.CARD, read.rows());
+          return new FlowSheet(s.depression(), Provenance.CARD, s.fitting(), read.rows());
         });
   }
 
@@ -156,7 +181,7 @@ final class FlowTable extends VBox {
                         lift
                             ? new FlowSheet.Row(value, old.flow())
                             : new FlowSheet.Row(old.lift(), value));
-                    return new FlowSheet(s.depression(), s.provenance(), rows);
+                    return s.with(rows);
                   });
             },
             refusal);
@@ -169,12 +194,12 @@ final class FlowTable extends VBox {
     var rows = new ArrayList<>(s.rows());
     var last = rows.getLast();
     rows.add(new FlowSheet.Row(last.lift() + LIFT_STEP, last.flow()));
-    return new FlowSheet(s.depression(), s.provenance(), rows);
+    return s.with(rows);
   }
 
   private static FlowSheet shorter(FlowSheet s) {
     List<FlowSheet.Row> rows = s.rows().subList(0, s.rows().size() - 1);
-    return new FlowSheet(s.depression(), s.provenance(), rows);
+    return s.with(rows);
   }
 
   private void edit(UnaryOperator<FlowSheet> change) {
@@ -193,8 +218,7 @@ final class FlowTable extends VBox {
         title(side),
         b -> {
           var c = b.combination();
-          String path = side == Side.INTAKE ? "heads.intakeFlow" : "heads.exhaustFlow";
-          return b.with(c.with(path, change.apply(sheet(b, side))));
+          return b.with(c.with(path(side), change.apply(sheet(b, side))));
         });
   }
 }

@@ -1,15 +1,22 @@
 package grandbore.desktop.session;
 
+import grandbore.book.Backups;
 import grandbore.book.BookException;
 import grandbore.book.ShopBook;
 import grandbore.core.build.Build;
+import grandbore.core.clearances.Kept;
+import grandbore.core.clearances.Ledger;
+import grandbore.core.clearances.Note;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
+import grandbore.core.clearances.Rule;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.working.Figure;
 import grandbore.core.working.Figures;
+import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
@@ -34,6 +41,8 @@ public final class Session implements AutoCloseable {
     record Edit() implements Step {}
 
     record Read(long reading, boolean struck) implements Step {}
+
+    record Noted(long note, boolean struck) implements Step {}
   }
 
   private final ShopBook book;
@@ -42,6 +51,7 @@ public final class Session implements AutoCloseable {
   private final ReadOnlyObjectWrapper<Build> build = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Readings> readings =
       new ReadOnlyObjectWrapper<>(new Readings(List.of()));
+  private final ReadOnlyObjectWrapper<List<Kept>> notes = new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
   private final Deque<Step> done = new ArrayDeque<>();
@@ -86,6 +96,7 @@ public final class Session implements AutoCloseable {
     done.clear();
     undone.clear();
     var kept = book.readings(id);
+    notes.set(book.notes(id));
     var opened = book.state(id).build();
     engine = opened.asMeasured(kept);
     figures = null;
@@ -116,6 +127,39 @@ public final class Session implements AutoCloseable {
 
   public ReadOnlyObjectProperty<Readings> readingsProperty() {
     return readings.getReadOnlyProperty();
+  }
+
+  /** What is kept beside the readings, the shop's own rules with it, struck ones too. */
+  public ReadOnlyObjectProperty<List<Kept>> notesProperty() {
+    return notes.getReadOnlyProperty();
+  }
+
+  /** The notes of one kind that stand, the oldest first. */
+  public <T extends Note> List<T> notes(Class<T> kind) {
+    return notes.get().stream()
+        .filter(k -> !k.struck() && kind.isInstance(k.note()))
+        .map(k -> kind.cast(k.note()))
+        .toList();
+  }
+
+  /** What the readings come to on the build as it is specified. */
+  public Ledger ledger() {
+    return new Ledger(build().combination(), build().application(), readings(), notes(Rule.class));
+  }
+
+  /** The book itself: its backups and the folder of its pictures. */
+  public ShopBook book() {
+    return book;
+  }
+
+  /** Puts a backup in the book's place and opens it; returns where the book as it was lies now. */
+  public Path restore(Backups.Backup backup) {
+    settled().join();
+    var aside = book.restore(backup);
+    var all = book.builds();
+    long next = all.stream().anyMatch(b -> b.id() == id) ? id : all.getFirst().id();
+    open(next);
+    return aside;
   }
 
   /** Why the book could not be written, empty where all is kept. */
@@ -210,6 +254,45 @@ public final class Session implements AutoCloseable {
         });
   }
 
+  /** Keeps a note. */
+  public void keep(Note note, String by) {
+    long on = id;
+    write(
+        () -> {
+          long kept = book.addNote(on, new Kept(0, note, by, Instant.now(), false));
+          var all = book.notes(on);
+          Platform.runLater(
+              () -> {
+                done.push(new Step.Noted(kept, false));
+                undone.clear();
+                showNotes(on, all);
+              });
+        });
+  }
+
+  /** Strikes a note out, or takes that back. */
+  public void strikeNote(long note, boolean struck) {
+    done.push(new Step.Noted(note, struck));
+    undone.clear();
+    strikeNoteNow(note, struck);
+  }
+
+  private void strikeNoteNow(long note, boolean struck) {
+    long on = id;
+    write(
+        () -> {
+          book.strikeNote(note, struck);
+          var all = book.notes(on);
+          Platform.runLater(() -> showNotes(on, all));
+        });
+  }
+
+  private void showNotes(long on, List<Kept> all) {
+    if (on == id) {
+      notes.set(all);
+    }
+  }
+
   private void show(long on, Readings all) {
     if (on == id) {
       engine = build().asMeasured(all);
@@ -234,6 +317,10 @@ public final class Session implements AutoCloseable {
       case Step.Read(long reading, boolean struck) -> {
         to.push(new Step.Read(reading, struck));
         strikeNow(reading, back != struck);
+      }
+      case Step.Noted(long note, boolean struck) -> {
+        to.push(new Step.Noted(note, struck));
+        strikeNoteNow(note, back != struck);
       }
       case Step.Edit edit -> {
         to.push(edit);

@@ -1,5 +1,6 @@
 package grandbore.desktop.station;
 
+import grandbore.desktop.bench.BenchPage;
 import grandbore.desktop.bottomend.BottomEndPage;
 import grandbore.desktop.breathing.BreathingPage;
 import grandbore.desktop.camshaft.CamPage;
@@ -40,7 +41,7 @@ public final class Pages {
       case CAM -> CamPage.make(session, curves, crank, look);
       case HEADS -> HeadsPage.make(session, curves, rpm, look);
       case BREATHING -> BreathingPage.make(session, curves, crank, rpm, look);
-      case CLEARANCES -> new ClearancesPage(session);
+      case CLEARANCES -> BenchPage.make(session, curves, look);
       case PREDICTION -> new ResultsPage(session, curves, rpm, look);
     };
   }

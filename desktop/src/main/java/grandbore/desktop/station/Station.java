@@ -1,6 +1,7 @@
 package grandbore.desktop.station;
 
 import grandbore.core.build.Build;
+import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Combination;
@@ -129,14 +130,17 @@ public enum Station {
     int measured = 0;
     int all = 0;
     if (this == CLEARANCES) {
-      int cylinders = build.combination().bottomEnd().cylinders();
       for (var m : Measurement.values()) {
         if (m.isTest()) {
           continue;
         }
-        int places = ClearancesPage.places(m, build.combination().bottomEnd());
-        all += places;
-        measured += readings.over(m, Math.max(places, cylinders)).size();
+        int places = m.places(build.combination().bottomEnd());
+        for (var side : Ledger.valueSides(m)) {
+          int read = readings.over(m, places, side).size();
+          // What nobody began to measure is not missing.
+          all += read > 0 ? places : 0;
+          measured += read;
+        }
       }
     } else {
       for (var f : Specs.fields()) {

@@ -1,0 +1,35 @@
+package grandbore.desktop.bench;
+
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Views;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
+import javafx.scene.Node;
+
+/** The measured book, what follows from it, and what is signed for while it goes together. */
+public final class BenchPage {
+  private BenchPage() {}
+
+  public static Node make(Session session, CurveService curves, Look look) {
+    var instruments = new Instruments();
+    var views =
+        new Views()
+            .with(
+                "Readings",
+                "bench-readings",
+                () -> new ReadingsView(session, curves, look, instruments))
+            .with("To do", "bench-todo", () -> new ToDoView(session))
+            .with("Guided", "bench-guided", () -> new GuidedView(session, look, instruments))
+            .with("Torque", "bench-torque", () -> new TorqueView(session, look))
+            .with("Assembly", "bench-assembly", () -> new AssemblyView(session))
+            .with("Strip-down", "bench-findings", () -> new FindingsView(session))
+            .with("Book", "bench-book", () -> new BookView(session));
+    return Page.of(
+        "Clearances",
+        "Type a reading and press Enter: it is kept, and the next place waits. A second reading at"
+            + " a place repeats the first. What the model can use goes into the curve at once.",
+        views.buttons(),
+        views.shown());
+  }
+}

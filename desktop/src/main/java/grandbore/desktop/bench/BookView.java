@@ -1,0 +1,153 @@
+package grandbore.desktop.bench;
+
+import grandbore.book.BookException;
+import grandbore.book.ReadingsCsv;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.session.Session;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.format.DateTimeFormatter;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** The book itself: every reading as it was taken, tables in and out, backups and the way back. */
+final class BookView extends VBox {
+  private static final DateTimeFormatter SHOWN = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
+  private static final int NEWEST = 40;
+
+  private final Session session;
+  private final GridPane log = new GridPane();
+  private final VBox backups = new VBox(4);
+  private final Label says = new Label();
+
+  BookView(Session session) {
+    super(10);
+    this.session = session;
+    says.setId("book-says");
+    says.setWrapText(true);
+    log.getStyleClass().add("readings");
+    var back = button("Back up now", "book-backup");
+    back.setOnAction(
+        e -> {
+          try {
+            session.book().backUp();
+            says.setText("● A backup was made.");
+          } catch (BookException x) {
+            says.setText("✕ " + x.getMessage());
+          }
+          backups();
+        });
+    var out = button("Export readings", "readings-export");
+    out.setOnAction(
+        e -> {
+          var file = chooser().showSaveDialog(getScene().getWindow());
+          if (file != null) {
+            export(file.toPath());
+          }
+        });
+    var in = button("Load readings", "readings-import");
+    in.setOnAction(
+        e -> {
+          var file = chooser().showOpenDialog(getScene().getWindow());
+          if (file != null) {
+            bring(file.toPath());
+          }
+        });
+    var buttons = new HBox(8, out, in, back);
+    buttons.setAlignment(Pos.CENTER_LEFT);
+    getChildren()
+        .addAll(
+            buttons,
+            says,
+            Page.part("Backups"),
+            backups,
+            Page.hint(
+                "One a day is made by itself; kept are the newest of each of seven days, five weeks"
+                    + " and twelve months. Restoring keeps the book as it is now beside it."),
+            Page.part("Readings as they were taken"),
+            log);
+    WhenSeen.refresh(this, this::refresh, session.readingsProperty());
+  }
+
+  private static Button button(String text, String id) {
+    var b = new Button(text);
+    b.setId(id);
+    b.setMinWidth(USE_PREF_SIZE);
+    return b;
+  }
+
+  private static FileChooser chooser() {
+    var chooser = new FileChooser();
+    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
+    chooser.setInitialFileName("readings.csv");
+    return chooser;
+  }
+
+  /** Writes all readings as a table. */
+  void export(Path file) {
+    try {
+      Files.writeString(file, ReadingsCsv.write(session.readings().all(), session.build().units()));
+      says.setText("● %d readings written.".formatted(session.readings().all().size()));
+    } catch (IOException e) {
+      says.setText("✕ " + file.getFileName() + " could not be written: " + e.getMessage());
+    }
+  }
+
+  /** Takes a table's readings into the book. */
+  void bring(Path file) {
+    try {
+      var read = ReadingsCsv.read(Files.readString(file, StandardCharsets.UTF_8));
+      read.forEach(session::read);
+      says.setText("● %d readings taken in.".formatted(read.size()));
+    } catch (IOException e) {
+      says.setText("✕ " + file.getFileName() + " could not be read: " + e.getMessage());
+    } catch (IllegalArgumentException e) {
+      says.setText("✕ " + e.getMessage());
+    }
+  }
+
+  private void refresh() {
+    backups();
+    log.getChildren().clear();
+    var all = session.readings().all().reversed();
+    for (int i = 0; i < Math.min(NEWEST, all.size()); i++) {
+      var r = all.get(i);
+      var what = new Label("%s, %s".formatted(r.measurement().label(), r.where()));
+      var line = new Label(PlaceCell.line(session, r));
+      line.getStyleClass().add(r.struck() ? "struck" : "soft");
+      log.addRow(i, what, line);
+    }
+  }
+
+  private void backups() {
+    backups.getChildren().clear();
+    for (var b : session.book().backups().all()) {
+      var restore = button("Restore", "restore-" + SHOWN.format(b.made()));
+      restore.setOnAction(
+          e -> {
+            try {
+              var aside = session.restore(b);
+              says.setText(
+                  "● The book is as it was on %s; as it was just now it lies in %s."
+                      .formatted(SHOWN.format(b.made()), aside.getFileName()));
+            } catch (BookException x) {
+              says.setText("✕ " + x.getMessage());
+            }
+          });
+      var row = new HBox(8, new Label(SHOWN.format(b.made()) + " UTC"), restore);
+      row.setAlignment(Pos.CENTER_LEFT);
+      backups.getChildren().add(row);
+    }
+    if (backups.getChildren().isEmpty()) {
+      backups.getChildren().add(Page.hint("None yet."));
+    }
+  }
+}

@@ -1,0 +1,41 @@
+package grandbore.desktop.bench;
+
+import grandbore.desktop.session.Session;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** Starts the simulated instruments and tells them what to do, to rehearse a measurement. */
+final class ConsoleLine extends VBox {
+  ConsoleLine(Session session, Instruments instruments) {
+    super(4);
+    var start = new Button("Rehearse with simulated instruments");
+    start.setId("rehearse");
+    start.setMinWidth(USE_PREF_SIZE);
+    var line = new TextField();
+    line.setId("console");
+    line.setPromptText("turn 10, on intake, zero dial, send encoder; help");
+    line.setPrefColumnCount(28);
+    var answer = new Label();
+    answer.setId("console-answer");
+    answer.setWrapText(true);
+    answer.getStyleClass().add("soft");
+    line.setOnAction(
+        e -> {
+          answer.setText(instruments.say(line.getText()));
+          line.selectAll();
+        });
+    start.setOnAction(
+        e -> {
+          instruments.simulate(session.build());
+          answer.setText(instruments.statusProperty().get());
+          line.requestFocus();
+        });
+    var row = new HBox(8, start, line);
+    row.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(row, answer);
+  }
+}

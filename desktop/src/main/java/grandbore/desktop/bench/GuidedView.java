@@ -1,0 +1,315 @@
+package grandbore.desktop.bench;
+
+import grandbore.core.clearances.Reading;
+import grandbore.core.clearances.Reading.Side;
+import grandbore.core.clearances.Taken;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.guided.Answers;
+import grandbore.core.guided.Guide;
+import grandbore.core.guided.Outcome;
+import grandbore.core.guided.Routine;
+import grandbore.core.guided.Step;
+import grandbore.core.units.Entry;
+import grandbore.desktop.controls.CommitField;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.drawing.SetupDrawing;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
+import grandbore.instruments.Kind;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** A measurement step by step: the set-up drawn, the reading live, the next thing to do. */
+final class GuidedView extends VBox {
+  private final Session session;
+  private final Instruments instruments;
+  private final SetupDrawing drawing;
+  private final VBox steps = new VBox(4);
+  private final Label mistake = new Label();
+  private final Label says = new Label();
+  private final Label wrong = new Label();
+  private final Label refusal = new Label();
+  private final Label live = new Label();
+  private final Button into = new Button("Into the book");
+  private final ComboBox<Integer> place = new ComboBox<>();
+  private final ComboBox<String> side = new ComboBox<>();
+  private final HBox where;
+  private Routine routine = Routine.TOP_BY_STOP;
+  private Answers answers = new Answers();
+  private int at;
+
+  GuidedView(Session session, Look look, Instruments instruments) {
+    super(8);
+    this.session = session;
+    this.instruments = instruments;
+    drawing = new SetupDrawing(session, look);
+    var routines = new FlowPane(4, 4);
+    var group = new ToggleGroup();
+    for (var r : Routine.values()) {
+      var button = new ToggleButton(r.title());
+      button.setId("guide-" + r.name().toLowerCase(Locale.ROOT));
+      button.setToggleGroup(group);
+      button.setMinWidth(USE_PREF_SIZE);
+      button.setSelected(r == routine);
+      button.setOnAction(
+          e -> {
+            button.setSelected(true);
+            begin(r);
+          });
+      routines.getChildren().add(button);
+    }
+    place.setId("guide-place");
+    place.setAccessibleText("place");
+    side.setId("guide-side");
+    side.setAccessibleText("valve");
+    side.getItems().setAll("intake", "exhaust");
+    side.setValue("intake");
+    place.setOnAction(e -> begin(routine));
+    side.setOnAction(e -> begin(routine));
+    var again = new Button("Begin again");
+    again.setId("guide-again");
+    again.setOnAction(e -> begin(routine));
+    where = new HBox(8, new Label("At"), place, side, again);
+    where.setAlignment(Pos.CENTER_LEFT);
+    into.setId("guide-into");
+    into.setOnAction(e -> takeOver());
+    mistake.getStyleClass().add("soft");
+    says.setId("guide-says");
+    wrong.setId("guide-wrong");
+    wrong.getStyleClass().add("outside");
+    live.setId("guide-live");
+    live.getStyleClass().add("bench-live");
+    for (var l : new Label[] {mistake, says, wrong}) {
+      l.setWrapText(true);
+    }
+    getChildren()
+        .addAll(
+            routines,
+            where,
+            drawing,
+            mistake,
+            live,
+            steps,
+            refusal,
+            says,
+            wrong,
+            into,
+            new ConsoleLine(session, instruments),
+            Page.caution(
+                "Plugs out and the engine turned by hand: valves can meet pistons. Springs under"
+                    + " compression throw parts: eyes covered, tool seated."));
+    instruments.beatsProperty().subscribe(b -> showLive());
+    sceneProperty().subscribe(s -> listen());
+    session.buildProperty().subscribe(b -> places());
+    begin(routine);
+  }
+
+  private void places() {
+    int n = session.build().combination().bottomEnd().cylinders();
+    if (place.getItems().size() != n) {
+      place.getItems().clear();
+      for (int i = 1; i <= n; i++) {
+        place.getItems().add(i);
+      }
+      place.setValue(1);
+    }
+  }
+
+  private Side valve() {
+    if (!routine.isOfValves()) {
+      return Side.NONE;
+    }
+    return "exhaust".equals(side.getValue()) ? Side.EXHAUST : Side.INTAKE;
+  }
+
+  private int number() {
+    return routine.isOfTheWhole() || place.getValue() == null ? 1 : place.getValue();
+  }
+
+  private Guide guide() {
+    return Guide.of(routine, session.build(), number(), valve());
+  }
+
+  private void begin(Routine r) {
+    routine = r;
+    answers = new Answers();
+    at = 0;
+    places();
+    place.setVisible(!r.isOfTheWhole());
+    place.setManaged(!r.isOfTheWhole());
+    side.setVisible(r.isOfValves());
+    side.setManaged(r.isOfValves());
+    where.getChildren().getFirst().setVisible(!r.isOfTheWhole());
+    where.getChildren().getFirst().setManaged(!r.isOfTheWhole());
+    drawing.show(r, valve());
+    mistake.setText("Usual mistake: " + r.mistake());
+    instruments.turnedBack();
+    refresh();
+  }
+
+  private void refresh() {
+    var all = guide().steps();
+    steps.getChildren().clear();
+    CommitField waiting = null;
+    for (int i = 0; i < all.size(); i++) {
+      var step = all.get(i);
+      var row = new HBox(8);
+      row.setAlignment(Pos.CENTER_LEFT);
+      boolean done = i < at || answers.has(step.key());
+      var number = new Label((done ? "● " : i == at ? "▶ " : "○ ") + (i + 1));
+      number.setMinWidth(36);
+      number.getStyleClass().add(i == at ? "dye" : "soft");
+      var does = new Label(step.does());
+      does.setWrapText(true);
+      does.setPrefWidth(330);
+      row.getChildren().addAll(number, does);
+      if (step.isRead() && i <= at) {
+        var field = field(step, i);
+        row.getChildren().addAll(field, unit(step));
+        waiting = i == at ? field : waiting;
+      } else if (i == at) {
+        var next = new Button("Done");
+        next.setId("step-done-" + step.key());
+        next.setOnAction(e -> next());
+        row.getChildren().add(next);
+      }
+      steps.getChildren().add(row);
+    }
+    conclude();
+    listen();
+    showLive();
+    if (waiting != null && getScene() != null) {
+      waiting.requestFocus();
+    }
+  }
+
+  private Label unit(Step step) {
+    var label =
+        new Label(
+            grandbore.desktop.controls.InputField.symbol(step.reads(), session.build().units()));
+    label.getStyleClass().add("unit");
+    return label;
+  }
+
+  private CommitField field(Step step, int index) {
+    var field = new CommitField("step " + step.key(), typed -> answer(step, index, typed), refusal);
+    field.setPrefColumnCount(6);
+    if (answers.has(step.key())) {
+      field.show(step.reads().number(answers.at(step.key()), session.build().units()));
+    }
+    return field;
+  }
+
+  private void answer(Step step, int index, String typed) {
+    if (typed.isBlank()) {
+      return;
+    }
+    double value = Entry.sum(typed, step.reads(), session.build().units());
+    boolean back = instruments.turnedBack() && step.oneWay();
+    answers.put(step.key(), value, back);
+    at = Math.max(at, index + 1);
+    refresh();
+  }
+
+  private void next() {
+    at++;
+    instruments.turnedBack();
+    refresh();
+  }
+
+  private void conclude() {
+    var outcome = guide().conclude(answers);
+    says.setText(String.join("\n", outcome.says()));
+    wrong.setText(String.join("\n", outcome.wrong().stream().map(w -> "✕ " + w).toList()));
+    for (var l : new Label[] {says, wrong}) {
+      l.setVisible(!l.getText().isEmpty());
+      l.setManaged(l.isVisible());
+    }
+    into.setDisable(outcome.into().isEmpty() || !outcome.wrong().isEmpty());
+  }
+
+  private Optional<Step> current() {
+    var all = guide().steps();
+    return at < all.size() ? Optional.of(all.get(at)) : Optional.empty();
+  }
+
+  private Optional<Kind> kind() {
+    return current()
+        .flatMap(
+            s ->
+                Arrays.stream(Kind.values())
+                    .filter(k -> k.word().equals(s.instrument()))
+                    .findFirst());
+  }
+
+  private void listen() {
+    if (getScene() == null) {
+      return;
+    }
+    kind()
+        .ifPresent(
+            k ->
+                instruments.wants(
+                    k,
+                    typed ->
+                        current()
+                            .filter(Step::isRead)
+                            .ifPresent(
+                                s -> {
+                                  try {
+                                    answer(s, at, typed);
+                                  } catch (IllegalArgumentException e) {
+                                    session.refuse(e.getMessage());
+                                  }
+                                })));
+  }
+
+  private void showLive() {
+    live.setText(
+        kind()
+            .flatMap(k -> instruments.latest(k).map(m -> k.label() + "  " + m.typed()))
+            .orElse(""));
+    live.setVisible(!live.getText().isEmpty());
+    live.setManaged(live.isVisible());
+  }
+
+  private void takeOver() {
+    var outcome = guide().conclude(answers);
+    try {
+      for (var one : outcome.into()) {
+        switch (one) {
+          case Outcome.Into.Book b ->
+              session.read(
+                  new Reading(
+                      0,
+                      b.measurement(),
+                      b.place(),
+                      b.side(),
+                      b.value(),
+                      Taken.by("", routine.title(), Instant.now()),
+                      false));
+          case Outcome.Into.Input i -> {
+            var f = Specs.field(i.path());
+            session.put(
+                f, f.get(session.build().combination()).with(i.value(), Provenance.MEASURED));
+          }
+        }
+      }
+      into.setDisable(true);
+    } catch (IllegalArgumentException e) {
+      session.refuse(e.getMessage());
+    }
+  }
+}

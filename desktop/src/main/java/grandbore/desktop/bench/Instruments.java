@@ -1,0 +1,177 @@
+package grandbore.desktop.bench;
+
+import grandbore.core.build.Build;
+import grandbore.instruments.Console;
+import grandbore.instruments.Kind;
+import grandbore.instruments.Link;
+import grandbore.instruments.Message;
+import grandbore.instruments.MockUp;
+import grandbore.instruments.Rig;
+import grandbore.instruments.RigServer;
+import java.io.IOException;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.beans.property.ReadOnlyLongProperty;
+import javafx.beans.property.ReadOnlyLongWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+
+/** The instruments at hand: real ones on a line, or simulated ones of this program's own. */
+final class Instruments {
+  private static final int BAUD = 9600;
+  private static final long SEED = 20_261_125L;
+
+  private final Map<Kind, Message> latest = new EnumMap<>(Kind.class);
+  private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("no instrument");
+  private final ReadOnlyLongWrapper beats = new ReadOnlyLongWrapper();
+  private Consumer<String> takes = typed -> {};
+  private Kind wanted = Kind.DIAL;
+  private Link link;
+  private RigServer server;
+  private Console console;
+  private double highest = Double.NaN;
+  private boolean turnedBack;
+
+  /** What is connected, in words. */
+  ReadOnlyStringProperty statusProperty() {
+    return status.getReadOnlyProperty();
+  }
+
+  /** Counts what came in. */
+  ReadOnlyLongProperty beatsProperty() {
+    return beats.getReadOnlyProperty();
+  }
+
+  /** What the last line of an instrument said. */
+  Optional<Message> latest(Kind kind) {
+    return Optional.ofNullable(latest.get(kind));
+  }
+
+  /** Who takes a reading that is sent, and from which kind of instrument. */
+  void wants(Kind kind, Consumer<String> takesTyped) {
+    wanted = kind;
+    takes = takesTyped;
+  }
+
+  boolean isConnected() {
+    return link != null;
+  }
+
+  /** Whether the crank was turned back since it was last asked. */
+  boolean turnedBack() {
+    boolean was = turnedBack;
+    turnedBack = false;
+    highest = Double.NaN;
+    return was;
+  }
+
+  /** A port's number for instruments on this machine, or a serial port's name. */
+  void connect(String where) {
+    drop();
+    try {
+      link =
+          where.strip().matches("\\d{2,5}")
+              ? Link.tcp(Integer.parseInt(where.strip()), new Hears())
+              : Link.serial(where.strip(), BAUD, new Hears());
+      status.set("connected to " + where.strip());
+    } catch (IOException | IllegalArgumentException e) {
+      status.set("✕ " + where.strip() + ": " + e.getMessage());
+    }
+  }
+
+  /** Starts simulated ones on an engine like this build. */
+  void simulate(Build build) {
+    drop();
+    try {
+      var rig = new Rig(new MockUp(build.combination()), SEED);
+      server = new RigServer(rig, 0);
+      console = new Console(rig, build.units());
+      link = Link.tcp(server.port(), new Hears());
+      status.set("simulated instruments, port " + server.port());
+    } catch (IOException e) {
+      status.set("✕ the simulated instruments could not be started: " + e.getMessage());
+    }
+  }
+
+  /** Tells the simulated ones something. */
+  String say(String line) {
+    return console == null ? "✕ start the simulated instruments first" : console.say(line);
+  }
+
+  /** Whether they are simulated. */
+  boolean areSimulated() {
+    return console != null;
+  }
+
+  void drop() {
+    if (link != null) {
+      link.close();
+      link = null;
+    }
+    if (server != null) {
+      try {
+        server.close();
+      } catch (IOException e) {
+        status.set("✕ " + e.getMessage());
+      }
+      server = null;
+    }
+    console = null;
+    latest.clear();
+    status.set("no instrument");
+  }
+
+  private final class Hears implements Link.Listener {
+    @Override
+    public void message(Message m) {
+      Platform.runLater(() -> heard(m));
+    }
+
+    @Override
+    public void text(String line) {
+      Platform.runLater(() -> takes.accept(line));
+    }
+
+    @Override
+    public void lost(String why) {
+      Platform.runLater(() -> status.set("✕ instruments lost: " + why + "; type the reading"));
+    }
+  }
+
+  private void heard(Message m) {
+    latest.put(m.kind(), m);
+    if (m.kind() == Kind.ENCODER) {
+      direction(m.si());
+    }
+    if (m.word() == Message.Word.SENT) {
+      if (m.state() == Message.State.FLAT) {
+        status.set(
+            "✕ the %s has a flat battery: type the reading, or feeler leaves as 0.012+0.008"
+                .formatted(m.kind().label()));
+      } else if (m.kind() == wanted) {
+        takes.accept(m.typed());
+      } else {
+        status.set(
+            "the %s sent %s; a %s is waited for"
+                .formatted(m.kind().label(), m.typed(), wanted.label()));
+      }
+    }
+    beats.set(beats.get() + 1);
+  }
+
+  private void direction(double angle) {
+    double back = Math.toRadians(1);
+    if (!Double.isNaN(highest)) {
+      double by = angle - highest;
+      by -= 2 * Math.PI * Math.rint(by / (2 * Math.PI));
+      turnedBack |= by < -back;
+      if (by < 0 && by >= -back) {
+        return;
+      }
+    }
+    highest = angle;
+  }
+}

@@ -1,0 +1,100 @@
+package grandbore.desktop.bench;
+
+import grandbore.core.clearances.Photo;
+import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.session.Session;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Pictures of the build: copied beside the book, told apart by their checksum. */
+final class PictureRows extends VBox {
+  private static final double WIDE = 132;
+
+  private final Session session;
+  private final TextField by;
+  private final TextField caption = new TextField();
+  private final FlowPane shown = new FlowPane(8, 8);
+  private final Label refusal = new Label();
+
+  PictureRows(Session session, TextField by) {
+    super(6);
+    this.session = session;
+    this.by = by;
+    caption.setPromptText("what it shows");
+    caption.setId("picture-caption");
+    caption.setPrefColumnCount(18);
+    var add = new Button("Attach a picture");
+    add.setId("picture-add");
+    add.setOnAction(
+        e -> {
+          var chooser = new FileChooser();
+          chooser
+              .getExtensionFilters()
+              .add(new FileChooser.ExtensionFilter("Pictures", "*.png", "*.jpg", "*.jpeg"));
+          var file = chooser.showOpenDialog(getScene().getWindow());
+          if (file != null) {
+            attach(file.toPath());
+          }
+        });
+    refusal.getStyleClass().add("refusal");
+    refusal.setVisible(false);
+    var row = new HBox(8, caption, add);
+    row.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(row, refusal, shown);
+    WhenSeen.refresh(this, this::refresh, session.notesProperty());
+  }
+
+  /** Copies a picture beside the book and notes it. */
+  void attach(Path file) {
+    try {
+      byte[] content = Files.readAllBytes(file);
+      String sum = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
+      String name = file.getFileName().toString();
+      String kept = sum.substring(0, 12) + name.substring(Math.max(0, name.lastIndexOf('.')));
+      Files.createDirectories(session.book().pictures());
+      Files.copy(
+          file, session.book().pictures().resolve(kept), StandardCopyOption.REPLACE_EXISTING);
+      session.keep(
+          new Photo(kept, sum, caption.getText().isBlank() ? name : caption.getText().strip()),
+          by.getText().strip());
+      caption.clear();
+      refusal.setVisible(false);
+    } catch (IOException | NoSuchAlgorithmException e) {
+      refusal.setText("✕ " + file.getFileName() + " could not be attached: " + e.getMessage());
+      refusal.setVisible(true);
+    }
+  }
+
+  private void refresh() {
+    shown.getChildren().clear();
+    for (var photo : session.notes(Photo.class)) {
+      var words = new Label(photo.caption());
+      words.getStyleClass().add("soft");
+      words.setMaxWidth(WIDE);
+      var file = session.book().pictures().resolve(photo.file());
+      var box = new VBox(2, words);
+      if (Files.exists(file)) {
+        var view = new ImageView(new Image(file.toUri().toString(), WIDE, 0, true, true, true));
+        box.getChildren().addFirst(view);
+      } else {
+        words.setText(photo.caption() + ": its file is missing");
+      }
+      shown.getChildren().add(box);
+    }
+  }
+}

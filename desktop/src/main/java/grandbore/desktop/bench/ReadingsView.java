@@ -1,0 +1,299 @@
+package grandbore.desktop.bench;
+
+import grandbore.core.clearances.Bands;
+import grandbore.core.clearances.Doubts;
+import grandbore.core.clearances.Ledger;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
+import grandbore.core.clearances.Reading.Side;
+import grandbore.core.clearances.ToDo;
+import grandbore.core.units.Entry;
+import grandbore.desktop.controls.CommitField;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.drawing.PlanDrawing;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
+import java.util.Locale;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * One measurement at a time on the drawing of its part, a row a place, readings only ever added.
+ */
+final class ReadingsView extends VBox {
+  private final Session session;
+  private final GridPane grid = new GridPane();
+  private final FlowPane choices = new FlowPane(4, 4);
+  private final Label refusal = new Label();
+  private final Label spread = new Label();
+  private final Label said = new Label();
+  private final TakenBar taken;
+  private final RuleRow rule;
+  private final PlanDrawing plan;
+  private Measurement measurement = Measurement.DECK;
+  private int nextPlace = 1;
+  private Side nextSide = Side.THRUST;
+  private CommitField waiting;
+
+  ReadingsView(Session session, CurveService curves, Look look, Instruments instruments) {
+    super(8);
+    this.session = session;
+    taken = new TakenBar(session, instruments, this::fromInstrument);
+    rule = new RuleRow(session);
+    plan = new PlanDrawing(session, look, this::go);
+    grid.getStyleClass().addAll("readings", "bench");
+    spread.setId("spread-verdict");
+    said.setId("bench-doubts");
+    for (var label : new Label[] {spread, said}) {
+      label.setWrapText(true);
+    }
+    var groups = new FlowPane(4, 4);
+    var toggles = new ToggleGroup();
+    for (var g : Measurement.Group.values()) {
+      var button = new ToggleButton(g.label());
+      button.setId("group-" + g.name().toLowerCase(Locale.ROOT));
+      button.setToggleGroup(toggles);
+      button.setSelected(g == measurement.group());
+      button.setMinWidth(USE_PREF_SIZE);
+      button.setOnAction(
+          e -> {
+            button.setSelected(true);
+            choose(g.measurements().getFirst());
+          });
+      groups.getChildren().add(button);
+    }
+    getChildren()
+        .addAll(
+            groups,
+            choices,
+            plan,
+            grid,
+            refusal,
+            said,
+            spread,
+            new ChangeLine(session, curves),
+            rule,
+            taken,
+            Page.caution(
+                "Bands are common practice; the figure of the part's maker goes before them. Torque"
+                    + " values come from the maker of the fastener. Springs under compression throw"
+                    + " parts: eyes covered."));
+    WhenSeen.refresh(
+        this,
+        this::refresh,
+        session.readingsProperty(),
+        session.buildProperty(),
+        session.notesProperty());
+    refresh();
+  }
+
+  /** Measures something else, from its first place on. */
+  void choose(Measurement m) {
+    measurement = m;
+    nextPlace = 1;
+    nextSide = m.sides().all().getFirst();
+    refresh();
+  }
+
+  private void go(int place, Side side) {
+    nextPlace = place;
+    nextSide = side;
+    refresh();
+  }
+
+  private void refresh() {
+    var ledger = session.ledger();
+    var build = session.build();
+    choices.getChildren().clear();
+    var group = new ToggleGroup();
+    for (var m : measurement.group().measurements()) {
+      var button =
+          new ToggleButton("%s  %d/%d".formatted(m.label(), ledger.filled(m), ledger.wanted(m)));
+      button.setId("measure-" + m.name().toLowerCase(Locale.ROOT));
+      button.setToggleGroup(group);
+      button.setSelected(m == measurement);
+      button.setMinWidth(USE_PREF_SIZE);
+      button.setOnAction(e -> choose(m));
+      choices.getChildren().add(button);
+    }
+    plan.show(ledger, measurement, nextPlace, nextSide);
+    taken.show(measurement);
+    rule.show(measurement, ledger);
+    table(ledger);
+    doubts(ledger);
+    spread.setText(spreadText(ledger));
+    if (waiting != null && getScene() != null && waiting != getScene().getFocusOwner()) {
+      waiting.requestFocus();
+    }
+    refusal.setMaxWidth(Math.max(250, getWidth() - 40));
+    spread.setVisible(!spread.getText().isEmpty());
+    spread.setManaged(spread.isVisible());
+    plan.setAccessibleText("%s on the drawing, %s".formatted(measurement.label(), build.name()));
+  }
+
+  private void table(Ledger ledger) {
+    grid.getChildren().clear();
+    waiting = null;
+    String unit = InputField.symbol(measurement.quantity(), session.build().units());
+    int column = 0;
+    grid.add(head(measurement.place().name().toLowerCase(Locale.ROOT)), column++, 0);
+    for (var side : measurement.sides().all()) {
+      String word = side == Side.NONE ? "reading" : side.word();
+      grid.add(head("%s, %s".formatted(word, unit)), column++, 0);
+      if (!measurement.isTwoSided()) {
+        grid.add(head("comes to"), column++, 0);
+        grid.add(head(""), column++, 0);
+      }
+    }
+    if (measurement.isTwoSided()) {
+      grid.add(head("mean"), column++, 0);
+      grid.add(head(""), column++, 0);
+    }
+    int places = ledger.places(measurement);
+    for (int p = 1; p <= places; p++) {
+      row(ledger, p);
+    }
+  }
+
+  private void row(Ledger ledger, int place) {
+    int column = 0;
+    grid.add(new Label(String.valueOf(place)), column++, place);
+    for (var side : measurement.sides().all()) {
+      var entry = entry(place, side);
+      if (place == nextPlace && side == nextSide) {
+        waiting = entry;
+      }
+      grid.add(entry, column++, place);
+      if (!measurement.isTwoSided()) {
+        String suffix =
+            side == Side.NONE ? "" + place : place + "-" + side.name().toLowerCase(Locale.ROOT);
+        grid.add(new PlaceCell(session, ledger, measurement, place, side, suffix), column++, place);
+        grid.add(verdict(ledger, place, side, suffix), column++, place);
+      }
+    }
+    if (measurement.isTwoSided()) {
+      grid.add(
+          new PlaceCell(session, ledger, measurement, place, Side.THRUST, "" + place),
+          column++,
+          place);
+      grid.add(verdict(ledger, place, Side.THRUST, "" + place), column++, place);
+    }
+  }
+
+  private Node verdict(Ledger ledger, int place, Side side, String suffix) {
+    var label = new VerdictLabel();
+    label.setId("verdict-" + suffix);
+    ledger.verdict(measurement, place, side).ifPresent(label::show);
+    if (ledger.readings().isHalfRead(measurement, place)) {
+      label.show("◐ read the other side too", "near");
+    }
+    return label;
+  }
+
+  private CommitField entry(int place, Side side) {
+    var field =
+        new CommitField(
+            measurement.label() + " " + place + (side == Side.NONE ? "" : " " + side.name()),
+            typed -> take(place, side, typed),
+            refusal);
+    field.setPrefColumnCount(6);
+    field.setPromptText("add");
+    return field;
+  }
+
+  private void fromInstrument(String typed) {
+    try {
+      take(nextPlace, nextSide, typed);
+    } catch (IllegalArgumentException e) {
+      session.refuse(e.getMessage());
+    }
+  }
+
+  private void take(int place, Side side, String typed) {
+    if (typed.isBlank()) {
+      return;
+    }
+    double value = Entry.sum(typed, measurement.quantity(), session.build().units());
+    session.read(
+        new Reading(0, measurement, place, side, value, taken.now(typed, measurement), false));
+    var sides = measurement.sides().all();
+    int at = sides.indexOf(side);
+    nextSide = sides.get((at + 1) % sides.size());
+    nextPlace = at + 1 < sides.size() ? place : place % session.ledger().places(measurement) + 1;
+  }
+
+  private void doubts(Ledger ledger) {
+    var units = session.build().units();
+    var words = new StringBuilder();
+    for (var d : Doubts.of(ledger, units)) {
+      if (d.measurement() == measurement) {
+        words.append(
+            "%s✕ can't be right: %s: %s. Usual cause: %s. Take %s."
+                .formatted(
+                    words.isEmpty() ? "" : "\n",
+                    d.place() == 0 ? "all" : d.measurement().at(d.place(), d.side()),
+                    d.says(),
+                    d.cause(),
+                    d.ask()));
+      }
+    }
+    said.getStyleClass().setAll("label", words.isEmpty() ? "soft" : "outside");
+    if (words.isEmpty()) {
+      for (var t : ToDo.of(ledger, units)) {
+        if (t.measurement() == measurement) {
+          words.append(
+              "%s→ %s: %s"
+                  .formatted(
+                      words.isEmpty() ? "" : "\n", measurement.at(t.place(), t.side()), t.words()));
+        }
+      }
+    }
+    said.setText(words.toString());
+    said.setVisible(!words.isEmpty());
+    said.setManaged(!words.isEmpty());
+  }
+
+  private String show(double si) {
+    return measurement.quantity().show(si, session.build().units());
+  }
+
+  private String spreadText(Ledger ledger) {
+    var results = ledger.over(measurement, Ledger.valueSides(measurement).getFirst());
+    if (results.size() < 2) {
+      return "";
+    }
+    var s = results.stream().mapToDouble(r -> r.value().si()).summaryStatistics();
+    double range = s.getMax() - s.getMin();
+    String text =
+        "%d of %d places, %s to %s, apart %s"
+            .formatted(
+                results.size(),
+                ledger.places(measurement),
+                show(s.getMin()),
+                show(s.getMax()),
+                show(range));
+    return Bands.spreadAllowed(measurement, ledger.application())
+        .map(
+            allowed ->
+                text
+                    + (range > allowed * 1.0001
+                        ? ": ▲ more than the " + show(allowed) + " practice allows"
+                        : ": ● within " + show(allowed)))
+        .orElse(text);
+  }
+
+  private static Label head(String text) {
+    var label = new Label(text);
+    label.getStyleClass().add("unit");
+    label.setMinWidth(USE_PREF_SIZE);
+    return label;
+  }
+}

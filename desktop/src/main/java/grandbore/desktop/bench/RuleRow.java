@@ -1,0 +1,124 @@
+package grandbore.desktop.bench;
+
+import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Ledger;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading.Side;
+import grandbore.core.clearances.Rule;
+import grandbore.core.units.Entry;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.session.Session;
+import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/** The bands that hold for a measurement, and a place to state the maker's or the shop's. */
+final class RuleRow extends VBox {
+  private final Session session;
+  private final Label bands = new Label();
+  private final TextField least = new TextField();
+  private final TextField most = new TextField();
+  private final TextField said = new TextField();
+  private final Label refusal = new Label();
+  private final Label unit = new Label();
+  private final HBox entry;
+  private Measurement measurement = Measurement.DECK;
+
+  RuleRow(Session session) {
+    super(4);
+    this.session = session;
+    bands.setWrapText(true);
+    bands.setId("bench-bands");
+    bands.getStyleClass().add("soft");
+    least.setPromptText("least");
+    least.setId("rule-least");
+    most.setPromptText("most, if any");
+    most.setId("rule-most");
+    said.setPromptText("maker and sheet");
+    said.setId("rule-said");
+    least.setPrefColumnCount(5);
+    most.setPrefColumnCount(7);
+    said.setPrefColumnCount(12);
+    unit.getStyleClass().add("unit");
+    var maker = new Button("Maker's figure");
+    maker.setId("rule-maker");
+    maker.setOnAction(e -> state(Band.Source.MAKER));
+    var house = new Button("Our own rule");
+    house.setId("rule-house");
+    house.setOnAction(e -> state(Band.Source.HOUSE));
+    maker.setMinWidth(USE_PREF_SIZE);
+    house.setMinWidth(USE_PREF_SIZE);
+    refusal.getStyleClass().add("refusal");
+    refusal.setWrapText(true);
+    say("");
+    entry = new HBox(6, least, most, unit, said, maker, house);
+    entry.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(bands, entry, refusal);
+  }
+
+  void show(Measurement m, Ledger ledger) {
+    if (m != measurement) {
+      say("");
+    }
+    measurement = m;
+    var units = session.build().units();
+    unit.setText(InputField.symbol(m.quantity(), units));
+    var words = new StringBuilder();
+    for (var side : Ledger.valueSides(m)) {
+      boolean first = true;
+      for (var b : ledger.bands().all(m, side)) {
+        words.append(
+            "%s%s%s%s%s (%s)"
+                .formatted(
+                    words.isEmpty() ? "" : "\n",
+                    first ? "Band: " : "also said: ",
+                    side == Side.INTAKE || side == Side.EXHAUST ? side.word() + " " : "",
+                    b.show(m.quantity(), units),
+                    b.rule().isEmpty() ? "" : "; " + b.rule(),
+                    b.source().words()));
+        first = false;
+      }
+    }
+    bands.setText(
+        words.isEmpty()
+            ? "No band is built in for this: state its maker's figure, or your own."
+            : words.toString());
+  }
+
+  private void state(Band.Source source) {
+    try {
+      var q = measurement.quantity();
+      var units = session.build().units();
+      double low = Entry.parse(least.getText(), q, units, 0);
+      double high = most.getText().isBlank() ? 0 : Entry.parse(most.getText(), q, units, 0);
+      for (var side : Ledger.valueSides(measurement)) {
+        session.keep(
+            new Rule(
+                measurement,
+                side,
+                source,
+                low,
+                high,
+                said.getText().isBlank()
+                    ? source.words().toLowerCase(Locale.ROOT)
+                    : said.getText().strip()),
+            "");
+      }
+      least.clear();
+      most.clear();
+      say("");
+    } catch (IllegalArgumentException e) {
+      say("✕ " + e.getMessage());
+    }
+  }
+
+  private void say(String words) {
+    refusal.setText(words);
+    refusal.setVisible(!words.isEmpty());
+    refusal.setManaged(!words.isEmpty());
+  }
+}

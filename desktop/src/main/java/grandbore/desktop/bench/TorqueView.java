@@ -1,0 +1,184 @@
+package grandbore.desktop.bench;
+
+import grandbore.book.FastenerCsv;
+import grandbore.core.clearances.Fastener;
+import grandbore.core.clearances.Kept;
+import grandbore.core.clearances.Tick;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.drawing.FastenerDrawing;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+
+/** Fasteners as their makers state them: stages in sequence, ticked off; loosened the other way. */
+final class TorqueView extends VBox {
+  private final Session session;
+  private final Look look;
+  private final VBox rows = new VBox(12);
+  private final Label refusal = new Label();
+  private final TextField name = field("fastener-name", "which fasteners", 12);
+  private final TextField lubricant = field("fastener-lubricant", "lubricant", 10);
+  private final TextField inRows = field("fastener-rows", "rows", 4);
+  private final TextField sequence = field("fastener-sequence", "sequence: 5 3 4 6 2 1", 16);
+  private final TextField stages = field("fastener-stages", "stages: 30 lb·ft; 60 lb·ft; 90°", 20);
+  private final Map<String, FastenerDrawing> drawings = new HashMap<>();
+
+  TorqueView(Session session, Look look) {
+    super(10);
+    this.session = session;
+    this.look = look;
+    var keep = new Button("Keep");
+    keep.setId("fastener-keep");
+    keep.setMinWidth(USE_PREF_SIZE);
+    keep.setOnAction(
+        e ->
+            keep(
+                () ->
+                    List.of(
+                        FastenerCsv.fastener(
+                            name.getText(),
+                            lubricant.getText(),
+                            inRows.getText(),
+                            sequence.getText(),
+                            stages.getText()))));
+    var load = new Button("Load a table");
+    load.setId("fastener-load");
+    load.setMinWidth(USE_PREF_SIZE);
+    load.setOnAction(
+        e -> {
+          var chooser = new FileChooser();
+          chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
+          var file = chooser.showOpenDialog(getScene().getWindow());
+          if (file != null) {
+            load(file.toPath());
+          }
+        });
+    var entry = new FlowPane(6, 4, name, lubricant, inRows, sequence, stages, keep, load);
+    entry.setAlignment(Pos.CENTER_LEFT);
+    refusal.getStyleClass().add("refusal");
+    refusal.setWrapText(true);
+    refusal.setId("fastener-refusal");
+    say("");
+    getChildren()
+        .addAll(
+            entry,
+            refusal,
+            rows,
+            Page.caution(
+                "Nothing is built in here: torque, angle or stretch, their order and the lubricant"
+                    + " are what the maker of the fastener states. Another lubricant clamps quite"
+                    + " differently at the same torque."));
+    WhenSeen.refresh(this, this::refresh, session.notesProperty(), session.buildProperty());
+  }
+
+  private static TextField field(String id, String prompt, int columns) {
+    var f = new TextField();
+    f.setId(id);
+    f.setPromptText(prompt);
+    f.setAccessibleText(prompt);
+    f.setPrefColumnCount(columns);
+    return f;
+  }
+
+  /** Fasteners from a table. */
+  void load(Path file) {
+    keep(
+        () -> {
+          try {
+            return FastenerCsv.read(Files.readString(file, StandardCharsets.UTF_8));
+          } catch (IOException e) {
+            throw new IllegalArgumentException(
+                file.getFileName() + " could not be read: " + e.getMessage(), e);
+          }
+        });
+  }
+
+  private void keep(java.util.function.Supplier<List<Fastener>> stated) {
+    try {
+      for (var f : stated.get()) {
+        session.keep(f, "");
+      }
+      say("");
+    } catch (IllegalArgumentException e) {
+      say("✕ " + e.getMessage());
+    }
+  }
+
+  private void say(String words) {
+    refusal.setText(words);
+    refusal.setVisible(!words.isEmpty());
+    refusal.setManaged(!words.isEmpty());
+  }
+
+  private void refresh() {
+    rows.getChildren().clear();
+    for (var kept : session.notesProperty().get()) {
+      if (!kept.struck() && kept.note() instanceof Fastener f) {
+        rows.getChildren().add(row(kept, f));
+      }
+    }
+    if (rows.getChildren().isEmpty()) {
+      rows.getChildren()
+          .add(
+              Page.hint("No fasteners yet: enter them from their maker's sheet, or load a table."));
+    }
+  }
+
+  private VBox row(Kept kept, Fastener f) {
+    var title = new Label("%s, %d, %s".formatted(f.name(), f.sequence().size(), f.lubricant()));
+    title.getStyleClass().add("pane-title");
+    var strike = new Button("strike");
+    strike.getStyleClass().addAll("flat", "small");
+    strike.setOnAction(e -> session.strikeNote(kept.id(), true));
+    var boxes = new ArrayList<CheckBox>();
+    var units = session.build().units();
+    int done = 0;
+    for (int i = 1; i <= f.stages().size(); i++) {
+      var tick = Tick.stage(f, i);
+      var signed = AssemblyView.signed(session, tick);
+      var box =
+          new CheckBox("stage %d: %s".formatted(i, FastenerCsv.show(f.stages().get(i - 1), units)));
+      box.setId("tick-" + f.name().toLowerCase(Locale.ROOT).replace(' ', '-') + "-" + i);
+      box.setSelected(signed.isPresent());
+      // A stage is only ticked after the one before it.
+      box.setDisable(i > done + 1);
+      done = signed.isPresent() && i == done + 1 ? i : done;
+      box.setOnAction(
+          e ->
+              signed.ifPresentOrElse(
+                  k -> session.strikeNote(k.id(), true), () -> session.keep(tick, "")));
+      boxes.add(box);
+    }
+    var loosened = new CheckBox("loosened, in the order turned round");
+    var off = AssemblyView.signed(session, Tick.loosened(f));
+    loosened.setSelected(off.isPresent());
+    loosened.setOnAction(
+        e ->
+            off.ifPresentOrElse(
+                k -> session.strikeNote(k.id(), true), () -> session.keep(Tick.loosened(f), "")));
+    var ticks = new FlowPane(12, 4);
+    ticks.getChildren().addAll(boxes);
+    ticks.getChildren().add(loosened);
+    var drawing = drawings.computeIfAbsent(f.name(), n -> new FastenerDrawing(session, look));
+    drawing.show(f, done, off.isPresent());
+    return new VBox(4, new HBox(8, title, strike), drawing, ticks);
+  }
+}
