@@ -23,7 +23,8 @@ import picocli.CommandLine.Command;
       ChangesCommand.class,
       LossesCommand.class,
       SlowCommand.class,
-      SchemaCommand.class
+      SchemaCommand.class,
+      InstrumentsCommand.class
     })
 public final class Main {
   /** Bad input. */

@@ -111,7 +111,7 @@ public final class Link implements AutoCloseable {
   static void hand(String line, Consumer<Message> message, Consumer<String> text) {
     if (line.startsWith("gb")) {
       Message.parse(line).ifPresent(message);
-    } else if (line.matches("[-+]?[0-9.,]+( ?\\S{1,6})?")) {
+    } else if (line.matches("[-+]?[0-9]*[.,]?[0-9]+( ?[^0-9.,\\s]{1,6})?")) {
       text.accept(line);
     }
   }

@@ -7,8 +7,8 @@ import java.util.Optional;
 import java.util.zip.CRC32;
 
 /**
- * One line from an instrument: {@code gb1 live dial 1042 0.0235 mm steady 5f3a}. The last word is
- * the low sixteen bits of the CRC-32 of all before it; a line that does not fit is no message.
+ * One line from an instrument: {@code gb1 live dial 1042 0.0235 mm steady 5f3a91c2}. The last word
+ * is the CRC-32 of all before it; a line that does not fit is no message.
  *
  * @param word whether it is streamed or was sent by the instrument's button
  * @param number counts the instrument's lines
@@ -53,7 +53,7 @@ public record Message(Word word, Kind kind, long number, double value, Measure u
   private static String check(String body) {
     var crc = new CRC32();
     crc.update(body.getBytes(StandardCharsets.UTF_8));
-    return String.format(Locale.ROOT, "%04x", crc.getValue() & 0xffff);
+    return String.format(Locale.ROOT, "%08x", crc.getValue());
   }
 
   /** The message of a line, where it is whole and its check is right. */

@@ -122,10 +122,12 @@ public final class Doubts {
     }
   }
 
-  /** Grubbs' largest deviation over the spread; the value beyond which it is an outlier. */
-  static double critical(int n) {
-    double t =
-        new TDistribution(n - 2.0).inverseCumulativeProbability(1 - FALSE_ALARMS / (2.0 * n));
+  /**
+   * Grubbs' largest deviation over the spread: the value beyond which it is an outlier, at a rate
+   * of false alarms.
+   */
+  static double critical(int n, double rate) {
+    double t = new TDistribution(n - 2.0).inverseCumulativeProbability(1 - rate / (2.0 * n));
     return (n - 1) / Math.sqrt(n) * Math.sqrt(t * t / (n - 2 + t * t));
   }
 
@@ -151,7 +153,7 @@ public final class Doubts {
             .orElseThrow();
     double by = worst.value().si() - others;
     if (Math.abs(by) < worthAsking(m, others)
-        || off(worst, mean) < critical(n) * spread * (1 - 1e-12)) {
+        || off(worst, mean) < critical(n, FALSE_ALARMS) * spread * (1 - 1e-12)) {
       return;
     }
     boolean plug = m == Measurement.CHAMBER && by > PLUG_LEAST && by < PLUG_MOST;

@@ -101,6 +101,11 @@ public final class ToDo {
           case PLUG_TO_PISTON ->
               "a shorter reach or a washer of %s".formatted(show(band.least() - is));
           case VALVE_GUIDE -> tight ? "hone the guide by %s".formatted(show(by)) : "a new guide";
+          case QUENCH ->
+              tight
+                  ? "a gasket %s thicker".formatted(show(by))
+                  : "a gasket %s thinner, or the deck cut by as much; then the ratio again"
+                      .formatted(show(by));
           case PUMP_END ->
               tight ? "a thicker gasket by %s".formatted(show(by)) : "lap the body by " + show(by);
           default -> "%s %s than wanted".formatted(show(by), tight ? "less" : "more");

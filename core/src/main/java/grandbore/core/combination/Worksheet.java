@@ -182,7 +182,16 @@ public record Worksheet(
             max = 100e3,
             usual = 14914,
             why = "somebody claims it")
-        Given claim) {
+        Given claim,
+    @Spec(
+            label = "Rocker test, gain",
+            quantity = POWER,
+            min = 1,
+            max = 100e3,
+            usual = 0,
+            optional = true,
+            why = "two pulls showed it, the second with 0.1 more rocker ratio")
+        Given rockerGain) {
   public Worksheet {
     Specs.check(
         Worksheet.class,
@@ -205,6 +214,7 @@ public record Worksheet(
         lighter,
         intakeRead,
         exhaustRead,
-        claim);
+        claim,
+        rockerGain);
   }
 }

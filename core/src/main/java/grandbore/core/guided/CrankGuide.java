@@ -8,11 +8,13 @@ import grandbore.core.checks.Check;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading.Side;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Degreed;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.topend.Degreeing;
 import java.util.List;
+import java.util.Map;
 
 /** Top centre, the cam, and the crank's end play. */
 record CrankGuide(Routine routine, Build build) implements Guide {
@@ -176,7 +178,9 @@ record CrankGuide(Routine routine, Build build) implements Guide {
       return;
     }
     // Before top and after top are read off the same wheel, off by the same amount.
-    var c = build.combination();
+    // What was read another time does not mix with what is read now.
+    var wanted = build.combination().degreed().wanted();
+    var c = build.combination().with(Specs.make(Degreed.class, Map.of("wanted", wanted)));
     c = put(c, out, a, "opens", "degreed.intakeOpens", top);
     c = put(c, out, a, "closes", "degreed.intakeCloses", -top);
     c = put(c, out, a, "rise", "degreed.intakeRise", -top);

@@ -19,17 +19,14 @@ import grandbore.desktop.session.Session;
 import grandbore.instruments.Kind;
 import java.time.Instant;
 import java.util.Arrays;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 
 /** A measurement step by step: the set-up drawn, the reading live, the next thing to do. */
 final class GuidedView extends VBox {
@@ -43,6 +40,7 @@ final class GuidedView extends VBox {
   private final Label refusal = new Label();
   private final Label live = new Label();
   private final Button into = new Button("Into the book");
+  private final ComboBox<Routine> routines = new ComboBox<>();
   private final ComboBox<Integer> place = new ComboBox<>();
   private final ComboBox<String> side = new ComboBox<>();
   private final HBox where;
@@ -55,21 +53,23 @@ final class GuidedView extends VBox {
     this.session = session;
     this.instruments = instruments;
     drawing = new SetupDrawing(session, look);
-    var routines = new FlowPane(4, 4);
-    var group = new ToggleGroup();
-    for (var r : Routine.values()) {
-      var button = new ToggleButton(r.title());
-      button.setId("guide-" + r.name().toLowerCase(Locale.ROOT));
-      button.setToggleGroup(group);
-      button.setMinWidth(USE_PREF_SIZE);
-      button.setSelected(r == routine);
-      button.setOnAction(
-          e -> {
-            button.setSelected(true);
-            begin(r);
-          });
-      routines.getChildren().add(button);
-    }
+    routines.setId("guide-routine");
+    routines.setAccessibleText("what to measure");
+    routines.getItems().setAll(Routine.values());
+    routines.setValue(routine);
+    routines.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Routine r) {
+            return r == null ? "" : r.title();
+          }
+
+          @Override
+          public Routine fromString(String text) {
+            return null;
+          }
+        });
+    routines.setOnAction(e -> begin(routines.getValue()));
     place.setId("guide-place");
     place.setAccessibleText("place");
     side.setId("guide-side");
@@ -81,7 +81,7 @@ final class GuidedView extends VBox {
     var again = new Button("Begin again");
     again.setId("guide-again");
     again.setOnAction(e -> begin(routine));
-    where = new HBox(8, new Label("At"), place, side, again);
+    where = new HBox(8, routines, new Label("at"), place, side, again);
     where.setAlignment(Pos.CENTER_LEFT);
     into.setId("guide-into");
     into.setOnAction(e -> takeOver());
@@ -96,7 +96,6 @@ final class GuidedView extends VBox {
     }
     getChildren()
         .addAll(
-            routines,
             where,
             drawing,
             mistake,
@@ -151,8 +150,8 @@ final class GuidedView extends VBox {
     place.setManaged(!r.isOfTheWhole());
     side.setVisible(r.isOfValves());
     side.setManaged(r.isOfValves());
-    where.getChildren().getFirst().setVisible(!r.isOfTheWhole());
-    where.getChildren().getFirst().setManaged(!r.isOfTheWhole());
+    where.getChildren().get(1).setVisible(!r.isOfTheWhole());
+    where.getChildren().get(1).setManaged(!r.isOfTheWhole());
     drawing.show(r, valve());
     mistake.setText("Usual mistake: " + r.mistake());
     instruments.turnedBack();

@@ -42,8 +42,12 @@ final class PlaceCell extends HBox {
                   v.derived()
                       ? "reckoned"
                       : v.count() > 1
-                          ? "%d×, apart %s"
-                              .formatted(v.count(), m.quantity().show(v.range(), units))
+                          ? "%d×%s"
+                              .formatted(
+                                  v.count(),
+                                  v.range() > 0
+                                      ? ", apart " + m.quantity().show(v.range(), units)
+                                      : "")
                           : "");
               count.setTooltip(new Tooltip(v.working()));
             });

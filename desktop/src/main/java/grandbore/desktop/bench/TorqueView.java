@@ -18,12 +18,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
@@ -34,11 +34,12 @@ final class TorqueView extends VBox {
   private final Look look;
   private final VBox rows = new VBox(12);
   private final Label refusal = new Label();
-  private final TextField name = field("fastener-name", "which fasteners", 12);
-  private final TextField lubricant = field("fastener-lubricant", "lubricant", 10);
-  private final TextField inRows = field("fastener-rows", "rows", 4);
-  private final TextField sequence = field("fastener-sequence", "sequence: 5 3 4 6 2 1", 16);
-  private final TextField stages = field("fastener-stages", "stages: 30 lb·ft; 60 lb·ft; 90°", 20);
+  private final TextField name = field("fastener-name", "head bolts", 18);
+  private final TextField lubricant = field("fastener-lubricant", "as its maker states", 16);
+  private final TextField inRows = field("fastener-rows", "2", 3);
+  private final TextField sequence = field("fastener-sequence", "5 3 4 6 2 1", 18);
+  private final TextField stages =
+      field("fastener-stages", "each with its unit, such as 12 lb·ft; 30 deg; 0.004 in", 40);
   private final Map<String, FastenerDrawing> drawings = new HashMap<>();
 
   TorqueView(Session session, Look look) {
@@ -71,8 +72,13 @@ final class TorqueView extends VBox {
             load(file.toPath());
           }
         });
-    var entry = new FlowPane(6, 4, name, lubricant, inRows, sequence, stages, keep, load);
-    entry.setAlignment(Pos.CENTER_LEFT);
+    var entry = new GridPane();
+    entry.getStyleClass().add("readings");
+    entry.addRow(0, new Label("Fasteners"), name, new Label("Lubricant"), lubricant);
+    entry.addRow(1, new Label("Sequence"), sequence, new Label("Standing in rows"), inRows);
+    entry.add(new Label("Stages"), 0, 2);
+    entry.add(stages, 1, 2, 3, 1);
+    entry.add(new HBox(8, keep, load), 1, 3, 3, 1);
     refusal.getStyleClass().add("refusal");
     refusal.setWrapText(true);
     refusal.setId("fastener-refusal");
@@ -93,7 +99,7 @@ final class TorqueView extends VBox {
     var f = new TextField();
     f.setId(id);
     f.setPromptText(prompt);
-    f.setAccessibleText(prompt);
+    f.setAccessibleText(id.replace('-', ' '));
     f.setPrefColumnCount(columns);
     return f;
   }

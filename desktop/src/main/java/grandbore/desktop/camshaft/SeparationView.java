@@ -6,7 +6,9 @@ import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.WantedBand;
+import grandbore.core.topend.RockerTest;
 import grandbore.desktop.controls.FigureRows;
+import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -17,9 +19,11 @@ import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.DoubleFunction;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
@@ -33,8 +37,10 @@ final class SeparationView extends VBox {
   private final PlotPane plot;
   private final PlotPane rocker;
   private final Label found = new Label();
+  private final Label test = new Label();
   private final ResultService service = new ResultService(found::setText);
   private final Asking asking;
+  private DoubleFunction<String> judged;
 
   SeparationView(Session session, CurveService curves, Look look) {
     super(10);
@@ -46,17 +52,22 @@ final class SeparationView extends VBox {
     found.setId("separation-found");
     found.setWrapText(true);
     found.getStyleClass().add("soft");
+    test.setId("rocker-test");
+    test.setWrapText(true);
     getChildren()
         .addAll(
             new FigureRows(session, "separation_rule"),
             found,
             plot,
             rocker,
+            new InputGrid(session).with("worksheet.rockerGain"),
+            test,
             Page.hint(
                 "Both lobes spread evenly about the advance that stands; band as the brief says,"
                     + " live model, spark sought. The rocker test reads the same on a dyno: pull"
                     + " once, put on rockers of 0.1 more ratio, pull again. A gain well above the"
                     + " line where the separation should be right says that it is too wide."));
+    session.buildProperty().subscribe(b -> judge());
     asking =
         new Asking(this, curves, this::sweep)
             .when(session.buildProperty(), session.readingsProperty());
@@ -125,6 +136,9 @@ final class SeparationView extends VBox {
         session.figure("separation_rule").map(f -> Math.toDegrees(f.si())).orElse(Double.NaN);
     var line = new Line("average power", x, y);
     double top = top(x, y, best);
+    var watts = Arrays.stream(gain).map(unit::toSi).toArray();
+    judged = seen -> RockerTest.says(x, watts, top, seen, session.build().units());
+    judge();
     var words = new StringBuilder();
     words.append(
         String.format(
@@ -145,6 +159,12 @@ final class SeparationView extends VBox {
       words.append(" The best lies at the end of what was tried, or beyond.");
     }
     found.setText(words.toString());
+  }
+
+  /** What the pulls of the worksheet say, once they and the line are known. */
+  private void judge() {
+    var seen = session.build().combination().worksheet().rockerGain();
+    test.setText(judged == null || !seen.isSaid() ? "" : judged.apply(seen.si()));
   }
 
   /** Top of a parabola through the best point and its neighbours. */

@@ -16,12 +16,11 @@ import javafx.scene.text.TextAlignment;
  * below it, sections above.
  */
 public final class PathDrawing extends Drawing {
-  private static final double HEIGHT = 306;
+  private static final double HEIGHT = 312;
   private static final double AXIS = 122;
-  private static final double LEVEL = 170;
-  private static final double ROW = 44;
+  private static final double LEVEL = 166;
+  private static final double ROW = 48;
   private static final double FIELD = 122;
-  private static final int ROWS = 3;
 
   /** A part of the path with the place where it begins and ends, and its input. */
   private record Part(String name, InputField field, double length) {}
@@ -101,26 +100,27 @@ public final class PathDrawing extends Drawing {
         height - 8);
   }
 
+  /** Lengths below the path, their inputs in two rows so that none covers another. */
   private void lengths(Pen pen, Palette palette, List<Part> parts, double[] at, double width) {
-    var rowEnds = new double[ROWS];
+    long shown = parts.stream().filter(p -> p.field != null && p.field.isVisible()).count();
+    double step = width / shown;
+    int slot = 0;
     for (int i = 0; i < parts.size(); i++) {
       var part = parts.get(i);
       if (part.field == null || !part.field.isVisible()) {
         continue;
       }
-      double start = Math.clamp((at[i] + at[i + 1] - FIELD) / 2, 6, width - FIELD - 6);
-      int row = 0;
-      while (row < ROWS - 1 && rowEnds[row] > start - 6) {
-        row++;
-      }
-      start = Math.max(start, Math.min(rowEnds[row] + 6, width - FIELD - 6));
-      rowEnds[row] = start + FIELD;
-      double level = LEVEL + ROW * row;
-      pen.thin(at[i], AXIS + 30, at[i], level + 3);
-      pen.thin(at[i + 1], AXIS + 30, at[i + 1], level + 3);
-      pen.dimension(at[i], level, at[i + 1], level);
-      pen.text(part.name, palette.soft(), TextAlignment.LEFT, start + 20, level + 9);
-      place(part.field, start, level + 15);
+      pen.thin(at[i], AXIS + 30, at[i], LEVEL + 3);
+      pen.thin(at[i + 1], AXIS + 30, at[i + 1], LEVEL + 3);
+      pen.dimension(at[i], LEVEL, at[i + 1], LEVEL);
+      double middle = step * (slot + 0.5);
+      double top = LEVEL + 22 + (slot % 2 == 0 ? 0 : ROW);
+      pen.thin((at[i] + at[i + 1]) / 2, LEVEL + 2, middle, LEVEL + 16);
+      pen.thin(middle, LEVEL + 16, middle, top);
+      double start = Math.clamp(middle - FIELD / 2, 6, width - FIELD - 6);
+      pen.text(part.name, palette.soft(), TextAlignment.LEFT, start + 20, top + 7);
+      place(part.field, start, top + 14);
+      slot++;
     }
   }
 

@@ -26,7 +26,7 @@ public final class SetupDrawing extends Drawing {
 
   @Override
   void draw(Pen pen, Palette palette, double width, double height) {
-    double x = 200;
+    double x = 110;
     switch (routine) {
       case TOP_BY_STOP -> {
         cylinder(pen, palette, x, 26);
@@ -190,7 +190,8 @@ public final class SetupDrawing extends Drawing {
     pen.text("0", palette.ink(), TextAlignment.CENTER, x, 44);
     pen.text("bottom", palette.soft(), TextAlignment.CENTER, x, 126);
     pen.line(palette.power(), 2, x + 66, 26, x + 48, 40);
-    pen.text("wire pointer; turn forward only", palette.ink(), TextAlignment.LEFT, x + 74, 22);
+    pen.text("wire pointer;", palette.ink(), TextAlignment.LEFT, x + 66, 18);
+    pen.text("forward only", palette.soft(), TextAlignment.LEFT, x + 66, 34);
   }
 
   private static void burette(Pen pen, Palette palette, double x, double bottom) {

@@ -24,7 +24,7 @@ public final class HeadsPage {
         new Views()
             .with("Flow", "heads-flow", () -> flow(session, look))
             .with("Sizing", "heads-sizing", () -> new SizingView(session, curves, look, rpm))
-            .with("Seats", "heads-seats", () -> new SeatsView(session))
+            .with("Seats", "heads-seats", () -> new SeatsView(session, look))
             .with("Ports that differ", "heads-ports", () -> ports(session));
     return Page.of(
         "Heads",

@@ -5,6 +5,8 @@ import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.drawing.SeatDrawing;
+import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
 import javafx.scene.layout.VBox;
 
@@ -13,23 +15,13 @@ final class SeatsView extends VBox {
   private final Session session;
   private final CheckRows checks = new CheckRows();
 
-  SeatsView(Session session) {
+  SeatsView(Session session, Look look) {
     super(10);
     this.session = session;
     getChildren()
         .addAll(
-            new InputGrid(session)
-                .with(
-                    "seats.intakeAngle",
-                    "seats.exhaustAngle",
-                    "seats.intakeWidth",
-                    "seats.exhaustWidth",
-                    "seats.intakeThroat",
-                    "seats.exhaustThroat",
-                    "seats.intakeMargin",
-                    "seats.exhaustMargin",
-                    "gear.stem",
-                    "gear.valveMass"),
+            new SeatDrawing(session, look),
+            new InputGrid(session).with("gear.stem", "gear.valveMass"),
             checks,
             Page.hint(
                 "With seat and throat known, the thin line of the flow drawing and the discharge"

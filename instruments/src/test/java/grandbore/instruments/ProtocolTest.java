@@ -1,0 +1,172 @@
+package grandbore.instruments;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.units.Measure;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Random;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+
+/** The line protocol: whole lines come through as sent, nothing else comes through at all. */
+class ProtocolTest {
+  private static Message message(Random random, int number) {
+    var kinds = Kind.values();
+    var kind = kinds[random.nextInt(kinds.length)];
+    return new Message(
+        random.nextBoolean() ? Message.Word.LIVE : Message.Word.SENT,
+        kind,
+        number,
+        Math.rint(1e6 * random.nextDouble(-200, 200)) / 1e6,
+        kind.unit(),
+        Message.State.values()[random.nextInt(3)]);
+  }
+
+  @Test
+  void aMessageComesBackAsItWasSent() {
+    var random = new Random(1);
+    for (int i = 0; i < 2000; i++) {
+      var m = message(random, i);
+      assertThat(Message.parse(m.encode())).contains(m);
+    }
+    var m =
+        new Message(
+            Message.Word.SENT, Kind.DIAL, 7, 0.0235, Measure.MILLIMETRES, Message.State.STEADY);
+    assertThat(m.encode()).startsWith("gb1 sent dial 7 0.023500 mm steady ");
+    assertThat(m.typed()).isEqualTo("0.0235 mm");
+    assertThat(m.si()).isCloseTo(0.0235e-3, within(1e-12));
+  }
+
+  /** Any damage to a line, and what is left is no message: 50,000 lines, none read wrongly. */
+  @Test
+  void aDamagedLineIsNeverAnotherReading() {
+    var random = new Random(2);
+    int through = 0;
+    for (int i = 0; i < 50_000; i++) {
+      var m = message(random, i);
+      var bytes = m.encode().getBytes(StandardCharsets.US_ASCII);
+      int hits = 1 + random.nextInt(3);
+      for (int k = 0; k < hits; k++) {
+        bytes[random.nextInt(bytes.length)] = (byte) (32 + random.nextInt(95));
+      }
+      var got = Message.parse(new String(bytes, StandardCharsets.US_ASCII));
+      through += got.isPresent() && !got.get().equals(m) ? 1 : 0;
+    }
+    assertThat(through).isZero();
+  }
+
+  @Test
+  void halfLinesDroppedBytesAndGarbageDoNotCorruptTheNextReading() throws Exception {
+    var random = new Random(3);
+    var sent = new HashMap<Long, Message>();
+    var stream = new StringBuilder();
+    for (int i = 0; i < 3000; i++) {
+      var m = message(random, i);
+      sent.put(m.number(), m);
+      String line = m.encode() + "\n";
+      switch (random.nextInt(6)) {
+        case 0 -> stream.append(line, 0, random.nextInt(line.length()));
+        case 1 -> stream.append("x".repeat(random.nextInt(600))).append('\n').append(line);
+        case 2 -> stream.append(line.replaceFirst("[0-9]", "")).append(line);
+        default -> stream.append(line);
+      }
+    }
+    var got = new ArrayList<Message>();
+    var texts = new ArrayList<String>();
+    var end = new CountDownLatch(1);
+    Link.over(
+        new Dribble(stream.toString().getBytes(StandardCharsets.UTF_8), random),
+        new Link.Listener() {
+          @Override
+          public void message(Message m) {
+            got.add(m);
+          }
+
+          @Override
+          public void text(String line) {
+            texts.add(line);
+          }
+
+          @Override
+          public void lost(String why) {
+            end.countDown();
+          }
+        });
+    assertThat(end.await(20, TimeUnit.SECONDS)).isTrue();
+    assertThat(got).hasSizeGreaterThan(2000).allMatch(m -> m.equals(sent.get(m.number())));
+    assertThat(texts).isEmpty();
+  }
+
+  /** Gives its bytes in pieces of any size. */
+  private static final class Dribble extends ByteArrayInputStream {
+    private final Random random;
+
+    Dribble(byte[] bytes, Random random) {
+      super(bytes);
+      this.random = random;
+    }
+
+    @Override
+    public synchronized int read(byte[] into, int from, int length) {
+      return super.read(into, from, Math.min(length, 1 + random.nextInt(40)));
+    }
+  }
+
+  /** A device that sends bare numbers is heard too. */
+  @Test
+  void bareNumbersAreHandedOnAsText() {
+    var heard = new ArrayList<String>();
+    for (var line :
+        List.of("0.0235", "-1.5 mm", "12,5", "hello", "gb1 live", "", "1.2.3.4 volts!")) {
+      Link.hand(line, m -> heard.add("message"), heard::add);
+    }
+    assertThat(heard).containsExactly("0.0235", "-1.5 mm", "12,5");
+  }
+
+  @Test
+  void aRigSpeaksOverLoopbackAndItsButtonSends() throws Exception {
+    var rig = new Rig(new MockUp(DemoBuilds.hillClimbEight().combination()), 5);
+    var messages = new LinkedBlockingQueue<Message>();
+    try (var server = new RigServer(rig, 0);
+        var link =
+            Link.tcp(
+                server.port(),
+                new Link.Listener() {
+                  @Override
+                  public void message(Message m) {
+                    messages.add(m);
+                  }
+
+                  @Override
+                  public void text(String line) {}
+
+                  @Override
+                  public void lost(String why) {}
+                })) {
+      assertThat(link).isNotNull();
+      assertThat(messages.poll(5, TimeUnit.SECONDS)).isNotNull();
+      rig.mockUp().turn(Math.toRadians(42));
+      rig.send(Kind.ENCODER);
+      Message sent;
+      do {
+        sent = messages.poll(5, TimeUnit.SECONDS);
+        assertThat(sent).isNotNull();
+      } while (sent.word() != Message.Word.SENT);
+      assertThat(sent.value()).isCloseTo(42, within(0.051));
+    }
+    assertThatThrownBy(() -> Link.tcp(1, null)).isInstanceOf(IOException.class);
+    assertThatThrownBy(() -> Link.serial("no-such-port", 9600, null))
+        .isInstanceOf(IOException.class)
+        .hasMessageContaining("no-such-port");
+  }
+}
