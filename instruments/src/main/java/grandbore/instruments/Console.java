@@ -29,6 +29,8 @@ public final class Console {
   /** How far a piston stands up on one side and down on the other, m. */
   private static final double ROCK = 0.13e-3;
 
+  private static final double PART = Math.toRadians(20);
+
   private final Rig rig;
   private final UnitSystem units;
 
@@ -95,14 +97,20 @@ public final class Console {
                             ", ", Arrays.stream(Kind.values()).map(Kind::word).toList())));
   }
 
+  /** Turns in parts, each of them told, so that whoever listens sees which way it goes. */
   private String turn(String rest) {
     var m = rig.mockUp();
-    if (rest.startsWith("to ")) {
-      double by = number(rest.substring(3), Quantity.ANGLE) - m.wheel();
-      m.turn(by);
-    } else {
-      m.turn(number(rest, Quantity.ANGLE));
+    double left =
+        rest.startsWith("to ")
+            ? number(rest.substring(3), Quantity.ANGLE) - m.wheel()
+            : number(rest, Quantity.ANGLE);
+    while (Math.abs(left) > PART) {
+      m.turn(Math.copySign(PART, left));
+      rig.live();
+      left -= Math.copySign(PART, left);
     }
+    m.turn(left);
+    rig.live();
     return wheel();
   }
 

@@ -68,10 +68,11 @@ record CrankGuide(Routine routine, Build build) implements Guide {
                   "encoder"),
               Step.act("set", "Indicator on the intake tappet, on the base circle, to zero."),
               Step.forward(
-                  "opens",
-                  "Turn forward until the tappet has risen 0.050 in. Read degrees before top.",
-                  ANGLE,
-                  "encoder"),
+                      "opens",
+                      "Turn forward until the tappet has risen 0.050 in. Read degrees before top.",
+                      ANGLE,
+                      "encoder")
+                  .counted(Step.Count.BEFORE_TOP),
               Step.forward(
                   "rise",
                   "Go on until it is 0.050 in short of full lift. Read degrees after top.",
@@ -83,15 +84,18 @@ record CrankGuide(Routine routine, Build build) implements Guide {
                   ANGLE,
                   "encoder"),
               Step.forward(
-                  "closes",
-                  "Go on until 0.050 in is left. Read degrees after bottom.",
-                  ANGLE,
-                  "encoder"),
+                      "closes",
+                      "Go on until 0.050 in is left. Read degrees after bottom.",
+                      ANGLE,
+                      "encoder")
+                  .counted(Step.Count.AFTER_BOTTOM),
               Step.read(
-                  "back",
-                  "To see the play: turn back past opening to 0.050 in again. Degrees before top.",
-                  ANGLE,
-                  "encoder"));
+                      "back",
+                      "To see the play: turn back past opening to 0.050 in again. Degrees before"
+                          + " top.",
+                      ANGLE,
+                      "encoder")
+                  .counted(Step.Count.BEFORE_TOP));
       default ->
           List.of(
               Step.act("seat", "Knock the crank back and forth so that the thrust faces align."),

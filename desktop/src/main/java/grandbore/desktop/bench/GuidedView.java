@@ -215,7 +215,10 @@ final class GuidedView extends VBox {
     if (typed.isBlank()) {
       return;
     }
-    double value = Entry.sum(typed, step.reads(), session.build().units());
+    keep(step, index, Entry.sum(typed, step.reads(), session.build().units()));
+  }
+
+  private void keep(Step step, int index, double value) {
     boolean back = instruments.turnedBack() && step.oneWay();
     answers.put(step.key(), value, back);
     at = Math.max(at, index + 1);
@@ -268,7 +271,9 @@ final class GuidedView extends VBox {
                             .ifPresent(
                                 s -> {
                                   try {
-                                    answer(s, at, typed);
+                                    double sent =
+                                        Entry.parse(typed, s.reads(), session.build().units(), 0);
+                                    keep(s, at, s.counted(sent));
                                   } catch (IllegalArgumentException e) {
                                     session.refuse(e.getMessage());
                                   }
