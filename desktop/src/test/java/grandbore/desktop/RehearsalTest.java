@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.book.BuildDocument;
+import grandbore.book.FastenerCsv;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
+import grandbore.core.clearances.Tick;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.guided.Routine;
 import java.util.List;
@@ -183,6 +185,31 @@ class RehearsalTest extends BenchTest {
     double deck = bench.session().build().combination().bottomEnd().deckClearance();
     assertThat(bench.session().readings().at(Measurement.DECK, 1).orElseThrow().value())
         .isCloseTo(deck, within(0.02e-3));
+  }
+
+  /** The wrench's click ticks the stage that waits, and no other. */
+  @Test
+  void theWrenchTicksItsStage() {
+    begin(Routine.END_PLAY);
+    var console = robot.lookup("#console").<TextField>query();
+    robot.interact(
+        () ->
+            bench
+                .session()
+                .keep(FastenerCsv.fastener("caps", "oil", "1", "2 1 3", "30 N·m; 60 N·m"), ""));
+    view("bench-torque");
+    until("shown", () -> isShown("#tick-caps-1"));
+    for (var line : List.of("pull 60 N·m", "send wrench", "pull 30.5 N·m", "send wrench")) {
+      robot.interact(
+          () -> {
+            console.setText(line);
+            console.getOnAction().handle(null);
+          });
+      WaitForAsyncUtils.waitForFxEvents();
+    }
+    until("ticked", () -> bench.session().notes(Tick.class).size() == 1);
+    assertThat(bench.session().notes(Tick.class).getFirst().what()).endsWith("caps/1");
+    assertThat(text("#fastener-refusal")).contains("no stage that waits");
   }
 
   /** At the readings: the burette's button fills the waiting place; a flat battery says so. */

@@ -3,11 +3,13 @@ package grandbore.core.build;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading.Side;
 import grandbore.core.clearances.Readings;
+import grandbore.core.clearances.SpringForce;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** Puts what was read into the combination, with its provenance. */
@@ -36,11 +38,31 @@ final class MeasuredInputs {
     m.mean("bottomEnd.blockDeck", d -> above + d, Measurement.DECK, Side.THRUST);
     m.mean("valveTrain.intakeLash", l -> l, Measurement.LASH, Side.INTAKE);
     m.mean("valveTrain.exhaustLash", l -> l, Measurement.LASH, Side.EXHAUST);
-    m.mean("valveTrain.springSeat", f -> f, Measurement.SEAT_FORCE, Side.INTAKE, Side.EXHAUST);
+    double change = m.springChange();
+    m.mean(
+        "valveTrain.springSeat",
+        f -> f + change,
+        Measurement.SEAT_FORCE,
+        Side.INTAKE,
+        Side.EXHAUST);
     double closes = Math.PI * m.c.bottomEnd().bore().si() * IRON * RING_HOTTER;
     m.mean(
         "losses.topGap", g -> Math.max(LEAST_GAP, g - closes), Measurement.TOP_RING_GAP, Side.NONE);
     return m.c;
+  }
+
+  /** Mean change of the seat forces by the heights at which the springs are installed, N. */
+  private double springChange() {
+    int places = Measurement.SEAT_FORCE.places(c.bottomEnd());
+    return Stream.of(Side.INTAKE, Side.EXHAUST)
+        .flatMap(
+            s ->
+                IntStream.rangeClosed(1, places)
+                    .filter(p -> readings.at(Measurement.SEAT_FORCE, p, s).isPresent())
+                    .mapToObj(p -> SpringForce.change(c, readings, p, s).orElse(0.0)))
+        .mapToDouble(d -> d)
+        .average()
+        .orElse(0);
   }
 
   private void mean(String path, Measurement m) {

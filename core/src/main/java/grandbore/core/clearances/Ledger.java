@@ -74,6 +74,23 @@ public final class Ledger {
     var read = readings.at(m, place, side);
     if (read.isPresent()) {
       var r = read.get();
+      var change =
+          m == Measurement.SEAT_FORCE
+              ? SpringForce.change(c, readings, place, side)
+              : Optional.<Double>empty();
+      if (change.isPresent()) {
+        return Optional.of(
+            new Value(
+                r.value() + change.get(),
+                r.count(),
+                r.range(),
+                r.provenance(),
+                "%s on the tester, %s by rate × (sheet's height − installed height)"
+                    .formatted(
+                        m.quantity().show(r.value(), units),
+                        m.quantity().show(change.get(), units)),
+                true));
+      }
       return Optional.of(
           new Value(
               r.value(),
@@ -130,9 +147,10 @@ public final class Ledger {
     if (a.isEmpty() || b.isEmpty()) {
       return Optional.empty();
     }
-    double cooledA = cooled(outer, place, outerGrows, a.get().value());
+    double shells = shells(outer, a.get().value() - b.get().value());
+    double cooledA = cooled(outer, place, outerGrows, a.get().value()) - 2 * shells;
     double cooledB = cooled(inner, place, innerGrows, b.get().value());
-    boolean warm = cooledA != a.get().value() || cooledB != b.get().value();
+    boolean warm = cooledA + 2 * shells != a.get().value() || cooledB != b.get().value();
     var q = outer.quantity();
     return Optional.of(
         new Value(
@@ -146,8 +164,19 @@ public final class Ledger {
                     q.show(cooledA, units),
                     inner.label().toLowerCase(java.util.Locale.ROOT),
                     q.show(cooledB, units),
-                    warm ? ", both brought to 20 °C" : ""),
+                    (shells > 0 ? ", two shells taken off a bare housing" : "")
+                        + (warm ? ", both brought to 20 °C" : "")),
             true));
+  }
+
+  /** Thickness of a shell where the bore was read without shells: nothing else is that wide. */
+  private double shells(Measurement outer, double gap) {
+    var fits = c.fits();
+    double shell =
+        outer == Measurement.MAIN_BORE
+            ? fits.mainShell().si()
+            : outer == Measurement.ROD_BORE ? fits.rodShell().si() : 0;
+    return gap > shell ? shell : 0;
   }
 
   private double cooled(Measurement m, int place, double grows, double value) {

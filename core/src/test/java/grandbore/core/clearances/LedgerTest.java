@@ -180,6 +180,39 @@ class LedgerTest {
     assertThat(change / INCH).isCloseTo(4 * 8.5e-6 * 20, within(2e-6));
   }
 
+  /** A bore read without its shells: two of them are taken off. */
+  @Test
+  void aBareHousingLosesItsShells() {
+    var c = Said.with(ENGINE, "fits.mainShell", 0.0940, Measure.INCHES);
+    var readings =
+        new Readings(
+            List.of(
+                inches(Measurement.MAIN_BORE, 1, 2.1905),
+                inches(Measurement.MAIN_JOURNAL, 1, 2.0000)));
+    var l = new Ledger(c, Application.DRAG, readings, List.of());
+    var v = l.value(Measurement.MAIN_BEARING, 1, Side.NONE, UnitSystem.US).orElseThrow();
+    assertThat(v.si() / INCH).isCloseTo(0.0025, within(1e-9));
+    assertThat(v.working()).contains("two shells");
+  }
+
+  /** 1 mm higher than the sheet's height: the rate × 1 mm less on the seat. */
+  @Test
+  void aSeatForceIsBroughtToTheHeightItIsInstalledAt() {
+    double sheet = ENGINE.gear().installedHeight().si();
+    double rate = ENGINE.valveTrain().springRate().si();
+    var all =
+        new ArrayList<>(
+            List.of(
+                reading(Measurement.SEAT_FORCE, 1, Side.EXHAUST, 620),
+                reading(Measurement.INSTALLED_HEIGHT, 1, Side.EXHAUST, sheet + 1e-3)));
+    var l = ledger(all.toArray(Reading[]::new));
+    assertThat(l.value(Measurement.SEAT_FORCE, 1, Side.EXHAUST, UnitSystem.US).orElseThrow().si())
+        .isCloseTo(620 - 1e-3 * rate, within(1e-6));
+    var measured = DemoBuilds.hillClimbEight().with(ENGINE).asMeasured(new Readings(all));
+    assertThat(measured.combination().valveTrain().springSeat().si())
+        .isCloseTo(620 - 1e-3 * rate, within(1e-6));
+  }
+
   @Test
   void quenchFollowsFromDeckAndGasket() {
     var l =

@@ -24,12 +24,15 @@ final class AssemblyView extends VBox {
   AssemblyView(Session session) {
     super(10);
     this.session = session;
-    by.setPromptText("signed by");
+    by.setPromptText("name");
     by.setId("signed-by");
     by.setPrefColumnCount(10);
+    by.getStyleClass().add("words");
+    var signer = new HBox(8, new Label("Signed by"), by);
+    signer.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
-            new HBox(8, new Label("Signed by"), by),
+            signer,
             rows,
             Page.part("Pictures"),
             new PictureRows(session, by),

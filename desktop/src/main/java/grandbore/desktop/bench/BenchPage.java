@@ -21,7 +21,7 @@ public final class BenchPage {
                 () -> new ReadingsView(session, curves, look, instruments))
             .with("To do", "bench-todo", () -> new ToDoView(session))
             .with("Guided", "bench-guided", () -> new GuidedView(session, look, instruments))
-            .with("Torque", "bench-torque", () -> new TorqueView(session, look))
+            .with("Torque", "bench-torque", () -> new TorqueView(session, look, instruments))
             .with("Assembly", "bench-assembly", () -> new AssemblyView(session))
             .with("Strip-down", "bench-findings", () -> new FindingsView(session))
             .with("Book", "bench-book", () -> new BookView(session));

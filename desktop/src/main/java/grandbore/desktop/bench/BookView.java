@@ -2,6 +2,7 @@ package grandbore.desktop.bench;
 
 import grandbore.book.BookException;
 import grandbore.book.ReadingsCsv;
+import grandbore.core.clearances.Reading;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
@@ -120,7 +121,11 @@ final class BookView extends VBox {
     var all = session.readings().all().reversed();
     for (int i = 0; i < Math.min(NEWEST, all.size()); i++) {
       var r = all.get(i);
-      var what = new Label("%s, %s".formatted(r.measurement().label(), r.where()));
+      var what =
+          new Label(
+              "%s, %s"
+                  .formatted(
+                      r.measurement().label(), r.measurement().at(r.place(), Reading.Side.NONE)));
       var line = new Label(PlaceCell.line(session, r));
       line.getStyleClass().add(r.struck() ? "struck" : "soft");
       log.addRow(i, what, line);

@@ -17,8 +17,9 @@ final class ConsoleLine extends VBox {
     start.setMinWidth(USE_PREF_SIZE);
     var line = new TextField();
     line.setId("console");
-    line.setPromptText("turn 10, on intake, zero dial, send encoder; help");
+    line.setPromptText("turn 10; help lists the rest");
     line.setPrefColumnCount(28);
+    line.getStyleClass().add("words");
     var answer = new Label();
     answer.setId("console-answer");
     answer.setWrapText(true);

@@ -33,6 +33,7 @@ final class FindingsView extends VBox {
     words.setPromptText("in your own words");
     words.setId("finding-words");
     words.setPrefColumnCount(20);
+    words.getStyleClass().add("words");
     var keep = new Button("Keep");
     keep.setId("finding-keep");
     keep.setMinWidth(USE_PREF_SIZE);

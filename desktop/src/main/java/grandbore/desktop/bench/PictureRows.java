@@ -38,6 +38,7 @@ final class PictureRows extends VBox {
     caption.setPromptText("what it shows");
     caption.setId("picture-caption");
     caption.setPrefColumnCount(18);
+    caption.getStyleClass().add("words");
     var add = new Button("Attach a picture");
     add.setId("picture-add");
     add.setOnAction(

@@ -97,7 +97,7 @@ final class PlaceCell extends HBox {
             r.side() == Side.NONE ? "" : ", " + r.side().word(),
             t.by().isEmpty() ? "" : ", " + t.by(),
             t.instrument().isEmpty() ? "" : ", " + t.instrument(),
-            t.at().toString().replace('T', ' ').replaceAll("(:\\d\\d)(\\.\\d+)?Z", "$1"),
+            t.at().toString().replace('T', ' ').replaceAll(":\\d\\d(\\.\\d+)?Z", ""),
             (t.note().isEmpty() ? "" : ", " + t.note()) + (r.struck() ? " — struck" : ""));
   }
 }

@@ -43,6 +43,7 @@ final class RuleRow extends VBox {
     least.setPrefColumnCount(5);
     most.setPrefColumnCount(7);
     said.setPrefColumnCount(12);
+    said.getStyleClass().add("words");
     unit.getStyleClass().add("unit");
     var maker = new Button("Maker's figure");
     maker.setId("rule-maker");

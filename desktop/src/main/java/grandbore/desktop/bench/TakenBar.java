@@ -62,6 +62,7 @@ final class TakenBar extends VBox {
     f.setPromptText(prompt);
     f.setAccessibleText(prompt);
     f.setPrefColumnCount(columns);
+    f.getStyleClass().add("words");
     return f;
   }
 

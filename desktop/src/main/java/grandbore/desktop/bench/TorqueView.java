@@ -4,11 +4,14 @@ import grandbore.book.FastenerCsv;
 import grandbore.core.clearances.Fastener;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Tick;
+import grandbore.core.units.Entry;
+import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.drawing.FastenerDrawing;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
+import grandbore.instruments.Kind;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -30,19 +33,21 @@ import javafx.stage.FileChooser;
 
 /** Fasteners as their makers state them: stages in sequence, ticked off; loosened the other way. */
 final class TorqueView extends VBox {
+  /** Torque wrenches are good for four percent (common practice, no source). */
+  private static final double WRENCH_TOLERANCE = 0.04;
+
   private final Session session;
   private final Look look;
   private final VBox rows = new VBox(12);
   private final Label refusal = new Label();
   private final TextField name = field("fastener-name", "head bolts", 18);
-  private final TextField lubricant = field("fastener-lubricant", "as its maker states", 16);
+  private final TextField lubricant = field("fastener-lubricant", "as stated", 16);
   private final TextField inRows = field("fastener-rows", "2", 3);
   private final TextField sequence = field("fastener-sequence", "5 3 4 6 2 1", 18);
-  private final TextField stages =
-      field("fastener-stages", "each with its unit, such as 12 lb·ft; 30 deg; 0.004 in", 40);
+  private final TextField stages = field("fastener-stages", "12 lb·ft; 30 deg; 0.004 in", 40);
   private final Map<String, FastenerDrawing> drawings = new HashMap<>();
 
-  TorqueView(Session session, Look look) {
+  TorqueView(Session session, Look look, Instruments instruments) {
     super(10);
     this.session = session;
     this.look = look;
@@ -93,6 +98,34 @@ final class TorqueView extends VBox {
                     + " are what the maker of the fastener states. Another lubricant clamps quite"
                     + " differently at the same torque."));
     WhenSeen.refresh(this, this::refresh, session.notesProperty(), session.buildProperty());
+    parentProperty()
+        .subscribe(
+            parent -> {
+              if (parent != null) {
+                instruments.wants(Kind.WRENCH, this::pulled);
+              }
+            });
+  }
+
+  /** A wrench's pull: ticks the first stage that waits, where it comes to its torque. */
+  private void pulled(String typed) {
+    double torque = Entry.parse(typed, Quantity.TORQUE, session.build().units(), 0);
+    for (var f : session.notes(Fastener.class)) {
+      for (int i = 1; i <= f.stages().size(); i++) {
+        var tick = Tick.stage(f, i);
+        if (AssemblyView.signed(session, tick).isPresent()) {
+          continue;
+        }
+        var stage = f.stages().get(i - 1);
+        if (stage.kind() == Fastener.Kind.TORQUE
+            && Math.abs(torque / stage.value() - 1) <= WRENCH_TOLERANCE) {
+          session.keep(tick, "");
+          return;
+        }
+        break;
+      }
+    }
+    say("✕ a pull of %s is no stage that waits".formatted(typed));
   }
 
   private static TextField field(String id, String prompt, int columns) {
@@ -101,6 +134,7 @@ final class TorqueView extends VBox {
     f.setPromptText(prompt);
     f.setAccessibleText(id.replace('-', ' '));
     f.setPrefColumnCount(columns);
+    f.getStyleClass().add("words");
     return f;
   }
 

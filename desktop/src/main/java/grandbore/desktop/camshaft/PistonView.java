@@ -1,5 +1,8 @@
 package grandbore.desktop.camshaft;
 
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
+import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Fits;
 import grandbore.core.combination.Given;
@@ -73,7 +76,8 @@ final class PistonView extends VBox {
                     Page.choice(session, "Rods of", "fits.rodMaterial", Fits.RodMaterial.class))
                 .with("fits.rodSection"),
             atSpeed,
-            Page.part("Measured with clay or a checking spring, at the timing that stands"),
+            Page.part(
+                "Measured with clay or a checking spring at this timing; else the book's closest"),
             new InputGrid(session).with("worksheet.intakeRead", "worksheet.exhaustRead"),
             new HBox(8, intake, exhaust),
             Page.hint(
@@ -125,8 +129,8 @@ final class PistonView extends VBox {
     }
     plot.show("crank ° after top, overlap", unit.symbol(), lines);
     atSpeed(unit);
-    intake.setDisable(!c.worksheet().intakeRead().isSaid());
-    exhaust.setDisable(!c.worksheet().exhaustRead().isSaid());
+    intake.setDisable(Double.isNaN(read(true)));
+    exhaust.setDisable(Double.isNaN(read(false)));
   }
 
   /** What is left of the clearances over the speeds of the build. */
@@ -163,12 +167,30 @@ final class PistonView extends VBox {
     return new Line(name, x, y);
   }
 
+  /** The worksheet's reading, else the closest that the book has. */
+  private double read(boolean in) {
+    var c = session.build().combination();
+    var said = in ? c.worksheet().intakeRead() : c.worksheet().exhaustRead();
+    if (said.isSaid()) {
+      return said.si();
+    }
+    return session
+        .readings()
+        .over(
+            Measurement.VALVE_TO_PISTON,
+            c.bottomEnd().cylinders(),
+            in ? Reading.Side.INTAKE : Reading.Side.EXHAUST)
+        .stream()
+        .mapToDouble(Readings.Result::value)
+        .min()
+        .orElse(Double.NaN);
+  }
+
   private void set(boolean in) {
     var c = session.engine().combination();
     Given recess = in ? c.heads().intakeRecess() : c.heads().exhaustRecess();
     var geometry = in ? PistonToValve.intake(c) : PistonToValve.exhaust(c);
-    double read = (in ? c.worksheet().intakeRead() : c.worksheet().exhaustRead()).si();
-    double now = geometry.recessFor(recess.si(), read);
+    double now = geometry.recessFor(recess.si(), read(in));
     try {
       session.edit(
           in ? "Intake clearance read" : "Exhaust clearance read",

@@ -134,7 +134,7 @@ public final class SeatDrawing extends Drawing {
         face);
     pen.axis(x, 18, x, FACE + 10);
     pen.text(s.name, palette.ink(), TextAlignment.CENTER, x, 12);
-    pen.dimension(x - throat, 46, x - stemHalf, 46);
+    pen.dimension(x - throat, 40, x + throat, 40);
     var names = List.of("seat angle", "seat width", "throat", "margin");
     for (int i = 0; i < names.size(); i++) {
       double fx = x - 128 + 132 * (i % 2);

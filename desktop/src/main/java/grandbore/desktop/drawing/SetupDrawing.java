@@ -162,7 +162,7 @@ public final class SetupDrawing extends Drawing {
         pen.text("lever it both ways", palette.ink(), TextAlignment.LEFT, x + 160, 90);
       }
     }
-    pen.text("set-up, not to scale", palette.soft(), TextAlignment.LEFT, 8, height - 8);
+    pen.text("set-up, not to scale", palette.soft(), TextAlignment.RIGHT, width - 8, height - 8);
   }
 
   private static void cylinder(Pen pen, Palette palette, double x, double down) {
@@ -190,8 +190,8 @@ public final class SetupDrawing extends Drawing {
     pen.text("0", palette.ink(), TextAlignment.CENTER, x, 44);
     pen.text("bottom", palette.soft(), TextAlignment.CENTER, x, 126);
     pen.line(palette.power(), 2, x + 66, 26, x + 48, 40);
-    pen.text("wire pointer;", palette.ink(), TextAlignment.LEFT, x + 66, 18);
-    pen.text("forward only", palette.soft(), TextAlignment.LEFT, x + 66, 34);
+    pen.text("wire pointer,", palette.ink(), TextAlignment.LEFT, x + 66, 18);
+    pen.text("turned forward only", palette.soft(), TextAlignment.LEFT, x + 66, 34);
   }
 
   private static void burette(Pen pen, Palette palette, double x, double bottom) {
