@@ -81,6 +81,8 @@ class ClearancesTest extends BenchTest {
       until("kept", () -> count() == before + 1);
     }
     assertThat(text("#bench-doubts")).contains("can't be right").contains("plug left out");
+    assertThat(text("#verdict-4")).contains("cannot be right");
+    assertThat(text("#verdict-3")).doesNotContain("cannot be right");
     assertThat(text("#spread-verdict")).contains("more than the");
     view("bench-todo");
     assertThat(robot.lookup("#todo-doubts .label").queryAllAs(Label.class))

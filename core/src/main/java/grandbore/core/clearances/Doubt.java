@@ -25,6 +25,22 @@ public record Doubt(
     PLUG_LEFT_OUT,
     TIGHTER_ASSEMBLED,
     ONE_SIDE_ONLY,
-    AGAINST_THE_SUM
+    AGAINST_THE_SUM;
+
+    /** Whether it makes the reading of its own place one that cannot be right. */
+    public boolean isOfTheReading() {
+      return this == OUTLIER
+          || this == PLUG_LEFT_OUT
+          || this == TIGHTER_ASSEMBLED
+          || this == REPEATS_DIFFER;
+    }
+  }
+
+  /** Whether it says that what was read at a place cannot be right. */
+  public boolean isAbout(Measurement m, int at, Reading.Side where) {
+    return kind.isOfTheReading()
+        && measurement == m
+        && place == at
+        && (m.isTwoSided() || side == where || side == Reading.Side.NONE);
   }
 }

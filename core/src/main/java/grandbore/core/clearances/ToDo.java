@@ -4,6 +4,7 @@ import grandbore.core.clearances.Reading.Side;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
+import grandbore.core.valvetrain.RockerSweep;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -51,6 +52,7 @@ public final class ToDo {
       case DECK -> decks();
       case INSTALLED_HEIGHT -> heights(side);
       case PLUG_INDEX -> plugs();
+      case PUSHROD -> pushrods(side);
       default ->
           ledger
               .band(m, side)
@@ -184,6 +186,35 @@ public final class ToDo {
             side,
             "%s short: a shim out, or %s more on the seat"
                 .formatted(show(-over), Quantity.FORCE.show(-force, units)));
+      }
+    }
+  }
+
+  /** The length that makes the rocker's pattern narrowest, by its arm and lift. */
+  private void pushrods(Side side) {
+    var c = ledger.combination();
+    if (!c.gear().rockerArm().isSaid()) {
+      return;
+    }
+    boolean intake = side == Side.INTAKE;
+    var sweep =
+        new RockerSweep(
+            c.gear().rockerArm().si(),
+            c.gear().tipRise().si(),
+            intake ? c.intakeLift() : c.exhaustLift());
+    var rocker = intake ? c.valveTrain().intakeRocker() : c.valveTrain().exhaustRocker();
+    double change = sweep.pushrod(rocker.si());
+    for (var v : ledger.over(Measurement.PUSHROD, side)) {
+      if (Math.abs(change) > 0.25e-3) {
+        add(
+            Measurement.PUSHROD,
+            v.place(),
+            side,
+            "%s instead: %s %s makes the pattern narrowest; ink it again"
+                .formatted(
+                    show(v.value().si() + change),
+                    show(Math.abs(change)),
+                    change > 0 ? "longer" : "shorter"));
       }
     }
   }

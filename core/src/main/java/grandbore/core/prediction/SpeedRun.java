@@ -141,7 +141,7 @@ final class SpeedRun {
       settled = still && cycle >= fewest ? settled + 1 : 0;
       lastWork = work;
       lastMass = mass;
-      if (cancelled.getAsBoolean()) {
+      if (settled < 2 && cancelled.getAsBoolean()) {
         note = "cancelled";
         break;
       }

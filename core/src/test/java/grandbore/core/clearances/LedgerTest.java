@@ -18,6 +18,7 @@ import grandbore.core.units.UnitSystem;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import org.hipparchus.stat.descriptive.StreamingStatistics;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -211,6 +212,25 @@ class LedgerTest {
     var measured = DemoBuilds.hillClimbEight().with(ENGINE).asMeasured(new Readings(all));
     assertThat(measured.combination().valveTrain().springSeat().si())
         .isCloseTo(620 - 1e-3 * rate, within(1e-6));
+  }
+
+  /** Repeats average and show their spread as a general library's statistics do. */
+  @Test
+  void repeatsAverage() {
+    var random = new java.util.Random(3);
+    for (int set = 0; set < 50; set++) {
+      var s = new StreamingStatistics();
+      var all = new ArrayList<Reading>();
+      for (int i = 0; i < 2 + set % 7; i++) {
+        double v = 64e-6 + 1e-6 * random.nextGaussian();
+        s.addValue(v);
+        all.add(reading(Measurement.CHAMBER, 4, Side.NONE, v));
+      }
+      var r = new Readings(all).at(Measurement.CHAMBER, 4).orElseThrow();
+      assertThat(r.value()).isCloseTo(s.getMean(), within(1e-15));
+      assertThat(r.range()).isCloseTo(s.getMax() - s.getMin(), within(1e-15));
+      assertThat(r.count()).isEqualTo((int) s.getN());
+    }
   }
 
   @Test

@@ -1,6 +1,7 @@
 package grandbore.desktop.bench;
 
 import grandbore.core.clearances.Bands;
+import grandbore.core.clearances.Doubt;
 import grandbore.core.clearances.Doubts;
 import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
@@ -16,6 +17,7 @@ import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.PlanDrawing;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -42,6 +44,7 @@ final class ReadingsView extends VBox {
   private int nextPlace = 1;
   private Side nextSide = Side.THRUST;
   private CommitField waiting;
+  private List<Doubt> doubts = List.of();
 
   ReadingsView(Session session, CurveService curves, Look look, Instruments instruments) {
     super(8);
@@ -124,7 +127,8 @@ final class ReadingsView extends VBox {
       button.setOnAction(e -> choose(m));
       choices.getChildren().add(button);
     }
-    plan.show(ledger, measurement, nextPlace, nextSide);
+    doubts = Doubts.of(ledger, build.units());
+    plan.show(ledger, doubts, measurement, nextPlace, nextSide);
     taken.show(measurement);
     rule.show(measurement, ledger);
     table(ledger);
@@ -192,6 +196,9 @@ final class ReadingsView extends VBox {
     var label = new VerdictLabel();
     label.setId("verdict-" + suffix);
     ledger.verdict(measurement, place, side).ifPresent(label::show);
+    if (doubts.stream().anyMatch(d -> d.isAbout(measurement, place, side))) {
+      label.show("✕ cannot be right", "outside");
+    }
     if (ledger.readings().isHalfRead(measurement, place)) {
       label.show("◐ read the other side too", "near");
     }
@@ -233,7 +240,7 @@ final class ReadingsView extends VBox {
   private void doubts(Ledger ledger) {
     var units = session.build().units();
     var words = new StringBuilder();
-    for (var d : Doubts.of(ledger, units)) {
+    for (var d : doubts) {
       if (d.measurement() == measurement) {
         words.append(
             "%s✕ can't be right: %s: %s. Usual cause: %s. Take %s."

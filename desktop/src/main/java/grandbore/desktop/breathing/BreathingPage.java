@@ -113,8 +113,6 @@ public final class BreathingPage {
             .put(
                 "Behind it",
                 Page.choice(session, "Behind it", "exhaust.outlet", Exhaust.Outlet.class))
-            .when(c -> c.exhaust().kind() == Exhaust.Kind.STEPPED)
-            .with("exhaust.secondaryLength", "exhaust.secondaryDiameter")
             .when(c -> c.bottomEnd().banks() == 2)
             .put(
                 "Balance pipe",

@@ -30,10 +30,12 @@ public final class PathDrawing extends Drawing {
   private final InputField intakePort = input("heads.intakePortLength");
   private final InputField exhaustPort = input("heads.exhaustPortLength");
   private final InputField primary = input("exhaust.primaryLength");
+  private final InputField secondary = input("exhaust.secondaryLength");
   private final InputField collector = input("exhaust.collectorLength");
   private final InputField entry = input("intake.runnerEntry");
   private final InputField exit = input("intake.runnerExit");
   private final InputField primaryBore = input("exhaust.primaryDiameter");
+  private final InputField secondaryBore = input("exhaust.secondaryDiameter");
   private final InputField collectorBore = input("exhaust.collectorDiameter");
 
   public PathDrawing(Session session, Look look) {
@@ -58,6 +60,10 @@ public final class PathDrawing extends Drawing {
             ex.kind() == Exhaust.Kind.CAST_MANIFOLD ? "branch" : "primary",
             primary,
             ex.primaryLength().si()),
+        new Part(
+            "secondary",
+            secondary,
+            ex.kind() == Exhaust.Kind.STEPPED ? ex.secondaryLength().si() : 0),
         new Part("collector", collector, ex.collectorLength().si()));
   }
 
@@ -73,6 +79,9 @@ public final class PathDrawing extends Drawing {
     }
     boolean shared = c.intake().manifold() != Intake.Manifold.INDIVIDUAL;
     plenum.setVisible(shared);
+    boolean stepped = c.exhaust().kind() == Exhaust.Kind.STEPPED;
+    secondary.setVisible(stepped);
+    secondaryBore.setVisible(stepped);
     if (shared) {
       double side = box(c) * scale;
       pen.box(palette.gas(), at[0], AXIS - side / 2, side, side);
@@ -88,7 +97,11 @@ public final class PathDrawing extends Drawing {
     pen.box(palette.metal(), at[3], AXIS - stroke / 2, at[4] - at[3], stroke);
     pipe(pen, palette.metal(), at[4], at[5], out, out, scale);
     pipe(pen, palette.panel(), at[5], at[6], first, first, scale);
-    pipe(pen, palette.panel(), at[6], at[7], last, last, scale);
+    if (stepped) {
+      double middle = circle(c.exhaust().secondaryDiameter().si());
+      pipe(pen, palette.panel(), at[6], at[7], middle, middle, scale);
+    }
+    pipe(pen, palette.panel(), at[7], at[8], last, last, scale);
     pen.axis(6, AXIS, width - 6, AXIS);
     lengths(pen, palette, parts, at, width);
     sections(pen, palette, at, width);
@@ -126,12 +139,17 @@ public final class PathDrawing extends Drawing {
 
   /** Sections above the path, in the order of the gas. */
   private void sections(Pen pen, Palette palette, double[] at, double width) {
-    var fields = List.of(entry, exit, primaryBore, collectorBore);
-    var names = List.of("runner entry", "runner exit", "primary bore", "collector bore");
-    double[] where = {at[1] + 4, at[2] - 4, at[5] + 8, at[6] + 8};
-    double step = (width - 12) / fields.size();
+    var fields = List.of(entry, exit, primaryBore, secondaryBore, collectorBore);
+    var names =
+        List.of("runner entry", "runner exit", "primary bore", "secondary", "collector bore");
+    double[] where = {at[1] + 4, at[2] - 4, at[5] + 8, at[6] + 8, at[7] + 8};
+    double step = (width - 12) / fields.stream().filter(InputField::isVisible).count();
+    int slot = 0;
     for (int i = 0; i < fields.size(); i++) {
-      double x = 8 + step * i;
+      if (!fields.get(i).isVisible()) {
+        continue;
+      }
+      double x = 8 + step * slot++;
       pen.text(names.get(i), palette.soft(), TextAlignment.LEFT, x + 20, 10);
       place(fields.get(i), x, 17);
       pen.thin(x + 60, 46, where[i], AXIS - 28);

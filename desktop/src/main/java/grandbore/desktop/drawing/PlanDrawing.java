@@ -1,6 +1,7 @@
 package grandbore.desktop.drawing;
 
 import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Doubt;
 import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading.Side;
@@ -28,6 +29,7 @@ public final class PlanDrawing extends Drawing {
 
   private final List<Spot> spots = new ArrayList<>();
   private Ledger ledger;
+  private List<Doubt> doubts = List.of();
   private Measurement measurement;
   private int place = 1;
   private Side side = Side.NONE;
@@ -46,8 +48,9 @@ public final class PlanDrawing extends Drawing {
   }
 
   /** Shows a measurement's places, the one that waits for a reading among them. */
-  public void show(Ledger now, Measurement m, int waiting, Side at) {
+  public void show(Ledger now, List<Doubt> odd, Measurement m, int waiting, Side at) {
     ledger = now;
+    doubts = odd;
     measurement = m;
     place = waiting;
     side = at;
@@ -154,6 +157,10 @@ public final class PlanDrawing extends Drawing {
           s.y + 0.9 * h * s.r);
     } else {
       pen.circle(fill, s.x, s.y, 0.8 * s.r);
+    }
+    if (doubts.stream().anyMatch(d -> d.isAbout(measurement, s.place, s.side))) {
+      pen.line(palette.ink(), 2.5, s.x - s.r, s.y - s.r, s.x + s.r, s.y + s.r);
+      pen.line(palette.ink(), 2.5, s.x - s.r, s.y + s.r, s.x + s.r, s.y - s.r);
     }
     if (waits) {
       pen.ghostCircle(s.x, s.y, s.r + 3);
