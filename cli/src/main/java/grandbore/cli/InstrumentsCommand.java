@@ -1,5 +1,6 @@
 package grandbore.cli;
 
+import grandbore.core.combination.InvalidInput;
 import grandbore.core.units.UnitSystem;
 import grandbore.instruments.Console;
 import grandbore.instruments.MockUp;
@@ -8,6 +9,7 @@ import grandbore.instruments.RigServer;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.BindException;
 import java.nio.charset.StandardCharsets;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -52,6 +54,9 @@ final class InstrumentsCommand implements Callable<Integer> {
         out.flush();
         line = in.readLine();
       }
+    } catch (BindException e) {
+      throw new InvalidInput(
+          "--port", String.valueOf(port), "a port that is free, or 0 for any", "it is taken");
     }
     return 0;
   }

@@ -8,6 +8,7 @@ import grandbore.core.combination.Boost;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Nitrous;
+import grandbore.core.combination.Provenance;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -122,7 +123,13 @@ abstract class BenchTest {
                                 .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
                                 .with("exhaust.kind", Exhaust.Kind.STEPPED)
                                 .with("exhaust.balance", Exhaust.Balance.PIPE)
-                                .with("exhaust.outlet", Exhaust.Outlet.SYSTEM))));
+                                .with("exhaust.outlet", Exhaust.Outlet.SYSTEM)
+                                .with(
+                                    "intake.spacerHeight",
+                                    b.combination()
+                                        .intake()
+                                        .spacerHeight()
+                                        .with(0.05, Provenance.CARD)))));
   }
 
   /** Changes a component of the combination on the bench. */
@@ -135,7 +142,7 @@ abstract class BenchTest {
   List<String> views() {
     return robot.lookup(".page .toggle-button").queryAllAs(ToggleButton.class).stream()
         .map(Node::getId)
-        .filter(id -> id != null && id.matches("(bottom|squeeze|cam|heads|breathing)-.*"))
+        .filter(id -> id != null && id.matches("(bottom|squeeze|cam|heads|breathing|bench)-.*"))
         .toList();
   }
 

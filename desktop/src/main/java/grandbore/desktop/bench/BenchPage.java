@@ -24,7 +24,7 @@ public final class BenchPage {
             .with("Torque", "bench-torque", () -> new TorqueView(session, look, instruments))
             .with("Assembly", "bench-assembly", () -> new AssemblyView(session))
             .with("Strip-down", "bench-findings", () -> new FindingsView(session))
-            .with("Book", "bench-book", () -> new BookView(session));
+            .with("Book", "bench-book", () -> new BookFiles(session));
     return Page.of(
         "Clearances",
         "Type a reading and press Enter: it is kept, and the next place waits. A second reading at"

@@ -5,7 +5,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Starts the simulated instruments and tells them what to do, to rehearse a measurement. */
@@ -35,7 +35,7 @@ final class ConsoleLine extends VBox {
           answer.setText(instruments.statusProperty().get());
           line.requestFocus();
         });
-    var row = new HBox(8, start, line);
+    var row = new FlowPane(8, 4, start, line);
     row.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(row, answer);
   }

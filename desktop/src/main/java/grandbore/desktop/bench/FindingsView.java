@@ -12,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -29,6 +30,7 @@ final class FindingsView extends VBox {
     super(10);
     this.session = session;
     place.setId("finding-place");
+    place.setMinWidth(USE_PREF_SIZE);
     place.setAccessibleText("place");
     words.setPromptText("in your own words");
     words.setId("finding-words");
@@ -38,7 +40,7 @@ final class FindingsView extends VBox {
     keep.setId("finding-keep");
     keep.setMinWidth(USE_PREF_SIZE);
     keep.setOnAction(e -> keep());
-    var entry = new HBox(6, part, place, kind, words, keep);
+    var entry = new FlowPane(6, 4, part, place, kind, words, keep);
     entry.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
@@ -68,6 +70,7 @@ final class FindingsView extends VBox {
     box.setId(id);
     box.setAccessibleText(id.replace('-', ' '));
     box.setValue(values[0]);
+    box.setMinWidth(USE_PREF_SIZE);
     box.setConverter(
         new StringConverter<>() {
           @Override

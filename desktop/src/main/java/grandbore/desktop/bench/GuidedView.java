@@ -24,6 +24,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
@@ -43,7 +44,7 @@ final class GuidedView extends VBox {
   private final ComboBox<Routine> routines = new ComboBox<>();
   private final ComboBox<Integer> place = new ComboBox<>();
   private final ComboBox<String> side = new ComboBox<>();
-  private final HBox where;
+  private final FlowPane where;
   private Routine routine = Routine.TOP_BY_STOP;
   private Answers answers = new Answers();
   private int at;
@@ -70,6 +71,9 @@ final class GuidedView extends VBox {
           }
         });
     routines.setOnAction(e -> begin(routines.getValue()));
+    for (var box : new ComboBox<?>[] {routines, place, side}) {
+      box.setMinWidth(USE_PREF_SIZE);
+    }
     place.setId("guide-place");
     place.setAccessibleText("place");
     side.setId("guide-side");
@@ -81,7 +85,7 @@ final class GuidedView extends VBox {
     var again = new Button("Begin again");
     again.setId("guide-again");
     again.setOnAction(e -> begin(routine));
-    where = new HBox(8, routines, new Label("at"), place, side, again);
+    where = new FlowPane(8, 4, routines, new Label("at"), place, side, again);
     where.setAlignment(Pos.CENTER_LEFT);
     into.setId("guide-into");
     into.setOnAction(e -> takeOver());
@@ -173,6 +177,7 @@ final class GuidedView extends VBox {
       var does = new Label(step.does());
       does.setWrapText(true);
       does.setPrefWidth(330);
+      does.setMinWidth(120);
       row.getChildren().addAll(number, does);
       if (step.isRead() && i <= at) {
         var field = field(step, i);
@@ -181,6 +186,7 @@ final class GuidedView extends VBox {
       } else if (i == at) {
         var next = new Button("Done");
         next.setId("step-done-" + step.key());
+        next.setMinWidth(USE_PREF_SIZE);
         next.setOnAction(e -> next());
         row.getChildren().add(next);
       }

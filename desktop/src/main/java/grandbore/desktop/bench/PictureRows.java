@@ -22,7 +22,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** Pictures of the build: copied beside the book, told apart by their checksum. */
-final class PictureRows extends VBox {
+public final class PictureRows extends VBox {
   private static final double WIDE = 132;
 
   private final Session session;
@@ -35,6 +35,7 @@ final class PictureRows extends VBox {
     super(6);
     this.session = session;
     this.by = by;
+    setId("pictures");
     caption.setPromptText("what it shows");
     caption.setId("picture-caption");
     caption.setPrefColumnCount(18);
@@ -61,7 +62,7 @@ final class PictureRows extends VBox {
   }
 
   /** Copies a picture beside the book and notes it. */
-  void attach(Path file) {
+  public void attach(Path file) {
     try {
       byte[] content = Files.readAllBytes(file);
       String sum = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));

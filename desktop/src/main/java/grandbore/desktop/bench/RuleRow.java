@@ -13,7 +13,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** The bands that hold for a measurement, and a place to state the maker's or the shop's. */
@@ -25,7 +25,6 @@ final class RuleRow extends VBox {
   private final TextField said = new TextField();
   private final Label refusal = new Label();
   private final Label unit = new Label();
-  private final HBox entry;
   private Measurement measurement = Measurement.DECK;
 
   RuleRow(Session session) {
@@ -56,7 +55,7 @@ final class RuleRow extends VBox {
     refusal.getStyleClass().add("refusal");
     refusal.setWrapText(true);
     say("");
-    entry = new HBox(6, least, most, unit, said, maker, house);
+    var entry = new FlowPane(6, 4, least, most, unit, said, maker, house);
     entry.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(bands, entry, refusal);
   }

@@ -40,11 +40,11 @@ final class TorqueView extends VBox {
   private final Look look;
   private final VBox rows = new VBox(12);
   private final Label refusal = new Label();
-  private final TextField name = field("fastener-name", "head bolts", 18);
-  private final TextField lubricant = field("fastener-lubricant", "as stated", 16);
-  private final TextField inRows = field("fastener-rows", "2", 3);
-  private final TextField sequence = field("fastener-sequence", "5 3 4 6 2 1", 18);
-  private final TextField stages = field("fastener-stages", "12 lb·ft; 30 deg; 0.004 in", 40);
+  private final TextField name = field("fastener-name", "head bolts", 26);
+  private final TextField lubricant = field("fastener-lubricant", "as stated", 26);
+  private final TextField inRows = field("fastener-rows", "2", 26);
+  private final TextField sequence = field("fastener-sequence", "5 3 4 6 2 1", 26);
+  private final TextField stages = field("fastener-stages", "12 lb·ft; 30 deg; 0.004 in", 26);
   private final Map<String, FastenerDrawing> drawings = new HashMap<>();
 
   TorqueView(Session session, Look look, Instruments instruments) {
@@ -79,11 +79,19 @@ final class TorqueView extends VBox {
         });
     var entry = new GridPane();
     entry.getStyleClass().add("readings");
-    entry.addRow(0, new Label("Fasteners"), name, new Label("Lubricant"), lubricant);
-    entry.addRow(1, new Label("Sequence"), sequence, new Label("Standing in rows"), inRows);
-    entry.add(new Label("Stages"), 0, 2);
-    entry.add(stages, 1, 2, 3, 1);
-    entry.add(new HBox(8, keep, load), 1, 3, 3, 1);
+    int row = 0;
+    for (var each :
+        List.of(
+            Map.entry("Fasteners", name),
+            Map.entry("Lubricant", lubricant),
+            Map.entry("Sequence", sequence),
+            Map.entry("Standing in rows", inRows),
+            Map.entry("Stages", stages))) {
+      var label = new Label(each.getKey());
+      label.setMinWidth(USE_PREF_SIZE);
+      entry.addRow(row++, label, each.getValue());
+    }
+    entry.add(new HBox(8, keep, load), 1, row);
     refusal.getStyleClass().add("refusal");
     refusal.setWrapText(true);
     refusal.setId("fastener-refusal");

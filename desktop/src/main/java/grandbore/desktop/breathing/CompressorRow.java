@@ -11,7 +11,7 @@ import java.nio.file.Path;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -27,6 +27,7 @@ public final class CompressorRow extends VBox {
     var words = new Label();
     words.getStyleClass().add("soft");
     words.setId("compressor-map");
+    words.setMinWidth(USE_PREF_SIZE);
     var load = new Button("Load a compressor map");
     load.setId("compressor-load");
     load.setMinWidth(USE_PREF_SIZE);
@@ -61,7 +62,7 @@ public final class CompressorRow extends VBox {
                           .formatted(boost.map().lines().size())
                       : "no map: the efficiency above holds everywhere");
             });
-    var row = new HBox(8, load, drop, words);
+    var row = new FlowPane(8, 4, load, drop, words);
     row.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(row, refusal);
   }

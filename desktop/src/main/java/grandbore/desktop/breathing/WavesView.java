@@ -50,6 +50,7 @@ final class WavesView extends VBox {
   private final ResultService other = new ResultService(status::setText);
   private Trace trace;
   private Trace laid;
+  private Combination laidOver;
 
   WavesView(
       Session session,
@@ -131,6 +132,7 @@ final class WavesView extends VBox {
       return;
     }
     laid = null;
+    other.cancel();
     over.ifPresent(
         o ->
             other.trace(
@@ -138,6 +140,7 @@ final class WavesView extends VBox {
                 at,
                 t -> {
                   laid = t;
+                  laidOver = o.engine().combination();
                   if (trace != null) {
                     traces();
                   }
@@ -183,20 +186,19 @@ final class WavesView extends VBox {
       return;
     }
     var c = session.engine().combination();
-    var d = laid == null ? null : session.overProperty().get().engine().combination();
     along(
         intake,
         trace.intakeWave(),
         intakePath(c),
-        d == null ? null : laid.intakeWave(),
-        d == null ? 0 : intakePath(d),
+        laid == null ? null : laid.intakeWave(),
+        laid == null ? 0 : intakePath(laidOver),
         "from the plenum");
     along(
         exhaust,
         trace.exhaustWave(),
         exhaustPath(c),
-        d == null ? null : laid.exhaustWave(),
-        d == null ? 0 : exhaustPath(d),
+        laid == null ? null : laid.exhaustWave(),
+        laid == null ? 0 : exhaustPath(laidOver),
         "from the valve");
     valves.point(crank.get());
   }

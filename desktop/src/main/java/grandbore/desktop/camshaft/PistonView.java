@@ -76,8 +76,7 @@ final class PistonView extends VBox {
                     Page.choice(session, "Rods of", "fits.rodMaterial", Fits.RodMaterial.class))
                 .with("fits.rodSection"),
             atSpeed,
-            Page.part(
-                "Measured with clay or a checking spring at this timing; else the book's closest"),
+            Page.part("Measured at this timing, with clay or a checking spring"),
             new InputGrid(session).with("worksheet.intakeRead", "worksheet.exhaustRead"),
             new HBox(8, intake, exhaust),
             Page.hint(

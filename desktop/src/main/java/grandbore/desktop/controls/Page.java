@@ -30,6 +30,7 @@ public final class Page {
   public static Label part(String title) {
     var label = new Label(title);
     label.getStyleClass().add("pane-title");
+    label.setWrapText(true);
     return label;
   }
 

@@ -34,6 +34,19 @@ abstract class Drawing extends Pane {
     return field;
   }
 
+  /** Puts an input on the drawing, or takes it off where it does not concern this engine. */
+  final void show(InputField field, boolean concerns) {
+    if (!concerns) {
+      getChildren().remove(field);
+    } else if (!isOn(field)) {
+      getChildren().add(field);
+    }
+  }
+
+  final boolean isOn(InputField field) {
+    return getChildren().contains(field);
+  }
+
   static void place(InputField field, double x, double y) {
     field.relocate(Math.rint(x), Math.rint(y));
     field.autosize();

@@ -78,10 +78,10 @@ public final class PathDrawing extends Drawing {
       at[i + 1] = at[i] + parts.get(i).length * scale;
     }
     boolean shared = c.intake().manifold() != Intake.Manifold.INDIVIDUAL;
-    plenum.setVisible(shared);
+    show(plenum, shared);
     boolean stepped = c.exhaust().kind() == Exhaust.Kind.STEPPED;
-    secondary.setVisible(stepped);
-    secondaryBore.setVisible(stepped);
+    show(secondary, stepped);
+    show(secondaryBore, stepped);
     if (shared) {
       double side = box(c) * scale;
       pen.box(palette.gas(), at[0], AXIS - side / 2, side, side);
@@ -115,12 +115,12 @@ public final class PathDrawing extends Drawing {
 
   /** Lengths below the path, their inputs in two rows so that none covers another. */
   private void lengths(Pen pen, Palette palette, List<Part> parts, double[] at, double width) {
-    long shown = parts.stream().filter(p -> p.field != null && p.field.isVisible()).count();
+    long shown = parts.stream().filter(p -> p.field != null && isOn(p.field)).count();
     double step = width / shown;
     int slot = 0;
     for (int i = 0; i < parts.size(); i++) {
       var part = parts.get(i);
-      if (part.field == null || !part.field.isVisible()) {
+      if (part.field == null || !isOn(part.field)) {
         continue;
       }
       pen.thin(at[i], AXIS + 30, at[i], LEVEL + 3);
@@ -143,10 +143,10 @@ public final class PathDrawing extends Drawing {
     var names =
         List.of("runner entry", "runner exit", "primary bore", "secondary", "collector bore");
     double[] where = {at[1] + 4, at[2] - 4, at[5] + 8, at[6] + 8, at[7] + 8};
-    double step = (width - 12) / fields.stream().filter(InputField::isVisible).count();
+    double step = (width - 12) / fields.stream().filter(this::isOn).count();
     int slot = 0;
     for (int i = 0; i < fields.size(); i++) {
-      if (!fields.get(i).isVisible()) {
+      if (!isOn(fields.get(i))) {
         continue;
       }
       double x = 8 + step * slot++;

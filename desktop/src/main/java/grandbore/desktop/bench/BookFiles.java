@@ -14,13 +14,14 @@ import java.time.format.DateTimeFormatter;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
 /** The book itself: every reading as it was taken, tables in and out, backups and the way back. */
-final class BookView extends VBox {
+public final class BookFiles extends VBox {
   private static final DateTimeFormatter SHOWN = DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm");
   private static final int NEWEST = 40;
 
@@ -29,9 +30,10 @@ final class BookView extends VBox {
   private final VBox backups = new VBox(4);
   private final Label says = new Label();
 
-  BookView(Session session) {
+  BookFiles(Session session) {
     super(10);
     this.session = session;
+    setId("book-files");
     says.setId("book-says");
     says.setWrapText(true);
     log.getStyleClass().add("readings");
@@ -62,7 +64,7 @@ final class BookView extends VBox {
             bring(file.toPath());
           }
         });
-    var buttons = new HBox(8, out, in, back);
+    var buttons = new FlowPane(8, 4, out, in, back);
     buttons.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
@@ -93,7 +95,7 @@ final class BookView extends VBox {
   }
 
   /** Writes all readings as a table. */
-  void export(Path file) {
+  public void export(Path file) {
     try {
       Files.writeString(file, ReadingsCsv.write(session.readings().all(), session.build().units()));
       says.setText("● %d readings written.".formatted(session.readings().all().size()));
@@ -103,7 +105,7 @@ final class BookView extends VBox {
   }
 
   /** Takes a table's readings into the book. */
-  void bring(Path file) {
+  public void bring(Path file) {
     try {
       var read = ReadingsCsv.read(Files.readString(file, StandardCharsets.UTF_8));
       read.forEach(session::read);
@@ -128,6 +130,8 @@ final class BookView extends VBox {
                       r.measurement().label(), r.measurement().at(r.place(), Reading.Side.NONE)));
       var line = new Label(PlaceCell.line(session, r));
       line.getStyleClass().add(r.struck() ? "struck" : "soft");
+      what.setWrapText(true);
+      line.setWrapText(true);
       log.addRow(i, what, line);
     }
   }
