@@ -43,6 +43,7 @@ final class BuildOption {
   }
 
   static BuildDocument demo() {
-    return new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings());
+    return new BuildDocument(
+        DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), DemoBuilds.hillClimbNotes());
   }
 }

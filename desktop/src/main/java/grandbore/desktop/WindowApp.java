@@ -19,7 +19,11 @@ public final class WindowApp extends Application {
       // An empty book starts with the demo's builds: copy one, or bring in a document.
       start
           .book()
-          .add(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
+          .add(
+              new BuildDocument(
+                  DemoBuilds.hillClimbEight(),
+                  DemoBuilds.hillClimbReadings(),
+                  DemoBuilds.hillClimbNotes()));
       start.book().add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
     }
   }

@@ -3,6 +3,8 @@ package grandbore.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.Provenance;
@@ -12,12 +14,15 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.station.Station;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
@@ -135,6 +140,52 @@ class LayoutTest extends BenchTest {
     everyStation("1280×800 metric", false);
     at(1100, 700);
     everyStation("1100×700 metric", true);
+  }
+
+  /** Every place of every measurement read, one of them wrongly: rows still stand at small size. */
+  @Test
+  void aFullBookIsStillReadable() {
+    var bottom = bench.session().build().combination().bottomEnd();
+    robot.interact(
+        () -> {
+          for (var m : Measurement.values()) {
+            for (var side : m.sides().all()) {
+              for (int p = 1; p <= m.places(bottom); p++) {
+                double middle = m.least() + 0.4 * (m.most() - m.least());
+                double si = (p == 2 ? 1.4 : 1) * middle * (1 + 1e-4 * p);
+                try {
+                  bench
+                      .session()
+                      .read(new Reading(0, m, p, side, si, "", "", Instant.now(), false));
+                } catch (IllegalArgumentException e) {
+                  // An engine that can't be built so: the reading is refused, as it should be.
+                }
+              }
+            }
+          }
+        });
+    bench.session().settled().join();
+    at(1100, 700);
+    choose(Station.CLEARANCES);
+    for (var group : Measurement.Group.values()) {
+      robot.interact(
+          () ->
+              robot
+                  .lookup("#group-" + group.name().toLowerCase(Locale.ROOT))
+                  .<ToggleButton>query()
+                  .fire());
+      for (var m : group.measurements()) {
+        view("measure-" + m.name().toLowerCase(Locale.ROOT));
+        robot.interact(() -> bench.scene().getRoot().layout());
+        WaitForAsyncUtils.waitForFxEvents();
+        nothingIsCut(m.name());
+        var page = robot.lookup(".page").<javafx.scene.layout.Region>query();
+        var grid = robot.lookup(".bench").<javafx.scene.layout.Region>query();
+        assertThat(grid.getBoundsInParent().getMaxX())
+            .as(m.name())
+            .isLessThanOrEqualTo(page.getWidth());
+      }
+    }
   }
 
   /** With everything fitted that brings inputs of its own, and with every kind of boost. */

@@ -15,6 +15,8 @@ import static grandbore.core.demo.CombinationMaker.valveTrain;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
+import grandbore.core.clearances.AssemblyCheck;
+import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.BottomEnd.Layout;
@@ -251,6 +253,20 @@ public final class DemoBuilds {
             Provenance.CARD);
     var range = new SpeedRange(3000, 8500);
     return new Build(UnitSystem.METRIC, Application.STREET, range, range.asBand(c));
+  }
+
+  /** What was signed for on the V8 so far. */
+  public static List<Kept> hillClimbNotes() {
+    var notes = new ArrayList<Kept>();
+    var at = MORNING.plusSeconds(4 * 3600);
+    for (var check :
+        List.of(
+            AssemblyCheck.GALLERIES_CLEAN, AssemblyCheck.CRANK_TURNS, AssemblyCheck.RINGS_APART)) {
+      at = at.plusSeconds(2400);
+      String by = notes.size() == 1 ? HELPER : BUILDER;
+      notes.add(new Kept(notes.size() + 1L, check.tick(), by, at, false));
+    }
+    return List.copyOf(notes);
   }
 
   /** The readings taken on the V8: decks on both sides, chambers, bearings and ring gaps. */

@@ -4,6 +4,7 @@ import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Reading.Side;
+import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.ProvenanceMark;
 import grandbore.desktop.session.Session;
 import java.util.stream.Collectors;
@@ -29,6 +30,8 @@ final class PlaceCell extends HBox {
     value.setId("value-" + suffix);
     var count = new Label();
     count.getStyleClass().add("soft");
+    value.setMinWidth(USE_PREF_SIZE);
+    count.setMinWidth(USE_PREF_SIZE);
     getChildren().addAll(mark, value, count);
     mark.setVisible(false);
     ledger
@@ -45,7 +48,7 @@ final class PlaceCell extends HBox {
                           ? "%d×%s"
                               .formatted(
                                   v.count(),
-                                  v.range() > 0
+                                  apart(m, v.range(), units)
                                       ? ", apart " + m.quantity().show(v.range(), units)
                                       : "")
                           : "");
@@ -85,6 +88,11 @@ final class PlaceCell extends HBox {
       gone.setMinWidth(USE_PREF_SIZE);
       getChildren().add(gone);
     }
+  }
+
+  /** Whether repeats differ in the digits that are shown. */
+  private static boolean apart(Measurement m, double range, UnitSystem units) {
+    return m.quantity().number(range, units).chars().anyMatch(c -> c >= '1' && c <= '9');
   }
 
   /** One reading in a line: what was typed, by whom, with what, when. */

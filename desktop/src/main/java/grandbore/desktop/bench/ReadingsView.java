@@ -143,53 +143,47 @@ final class ReadingsView extends VBox {
     plan.setAccessibleText("%s on the drawing, %s".formatted(measurement.label(), build.name()));
   }
 
+  /** A row a place; a row a valve where each has its own value. */
   private void table(Ledger ledger) {
     grid.getChildren().clear();
     waiting = null;
     String unit = InputField.symbol(measurement.quantity(), session.build().units());
     int column = 0;
     grid.add(head(measurement.place().name().toLowerCase(Locale.ROOT)), column++, 0);
-    for (var side : measurement.sides().all()) {
-      String word = side == Side.NONE ? "reading" : side.word();
+    for (var side : columns()) {
+      String word = measurement.isTwoSided() ? side.word() : "reading";
       grid.add(head("%s, %s".formatted(word, unit)), column++, 0);
-      if (!measurement.isTwoSided()) {
-        grid.add(head("comes to"), column++, 0);
-        grid.add(head(""), column++, 0);
+    }
+    grid.add(head(measurement.isTwoSided() ? "mean" : "comes to"), column, 0);
+    int row = 1;
+    for (int p = 1; p <= ledger.places(measurement); p++) {
+      for (var side : Ledger.valueSides(measurement)) {
+        row(ledger, p, side, row++);
       }
-    }
-    if (measurement.isTwoSided()) {
-      grid.add(head("mean"), column++, 0);
-      grid.add(head(""), column++, 0);
-    }
-    int places = ledger.places(measurement);
-    for (int p = 1; p <= places; p++) {
-      row(ledger, p);
     }
   }
 
-  private void row(Ledger ledger, int place) {
+  /** The sides that stand beside each other in a row. */
+  private List<Side> columns() {
+    return measurement.isTwoSided() ? measurement.sides().all() : List.of(Side.NONE);
+  }
+
+  private void row(Ledger ledger, int place, Side value, int row) {
     int column = 0;
-    grid.add(new Label(String.valueOf(place)), column++, place);
-    for (var side : measurement.sides().all()) {
+    boolean valves = measurement.sides() == Measurement.Sides.INTAKE_EXHAUST;
+    var where = new Label(valves ? place + " " + value.word() : "" + place);
+    where.setMinWidth(USE_PREF_SIZE);
+    grid.add(where, column++, row);
+    for (var side : measurement.isTwoSided() ? measurement.sides().all() : List.of(value)) {
       var entry = entry(place, side);
       if (place == nextPlace && side == nextSide) {
         waiting = entry;
       }
-      grid.add(entry, column++, place);
-      if (!measurement.isTwoSided()) {
-        String suffix =
-            side == Side.NONE ? "" + place : place + "-" + side.name().toLowerCase(Locale.ROOT);
-        grid.add(new PlaceCell(session, ledger, measurement, place, side, suffix), column++, place);
-        grid.add(verdict(ledger, place, side, suffix), column++, place);
-      }
+      grid.add(entry, column++, row);
     }
-    if (measurement.isTwoSided()) {
-      grid.add(
-          new PlaceCell(session, ledger, measurement, place, Side.THRUST, "" + place),
-          column++,
-          place);
-      grid.add(verdict(ledger, place, Side.THRUST, "" + place), column++, place);
-    }
+    String suffix = valves ? place + "-" + value.name().toLowerCase(Locale.ROOT) : "" + place;
+    grid.add(new PlaceCell(session, ledger, measurement, place, value, suffix), column++, row);
+    grid.add(verdict(ledger, place, value, suffix), column, row);
   }
 
   private Node verdict(Ledger ledger, int place, Side side, String suffix) {

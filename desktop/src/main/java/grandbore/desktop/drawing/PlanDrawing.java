@@ -144,23 +144,25 @@ public final class PlanDrawing extends Drawing {
             ? java.util.Optional.<Band.Verdict>empty()
             : ledger.verdict(measurement, s.place, s.side);
     Color fill = waits ? palette.dye() : read ? palette.straw() : palette.panel();
-    if (verdict.isPresent() && verdict.get().isOutside()) {
-      fill = palette.power();
-      double h = verdict.get() == Band.Verdict.WIDE ? -1 : 1;
-      pen.outline(
-          fill,
-          s.x - 0.8 * s.r,
-          s.y - 0.6 * h * s.r * -1,
-          s.x + 0.8 * s.r,
-          s.y - 0.6 * h * s.r * -1,
-          s.x,
-          s.y + 0.9 * h * s.r);
-    } else {
-      pen.circle(fill, s.x, s.y, 0.8 * s.r);
-    }
+    double r = 0.8 * s.r;
     if (doubts.stream().anyMatch(d -> d.isAbout(measurement, s.place, s.side))) {
-      pen.line(palette.ink(), 2.5, s.x - s.r, s.y - s.r, s.x + s.r, s.y + s.r);
-      pen.line(palette.ink(), 2.5, s.x - s.r, s.y + s.r, s.x + s.r, s.y - s.r);
+      pen.circle(palette.panel(), s.x, s.y, r);
+      double d = 0.5 * r;
+      pen.line(palette.power(), 2.5, s.x - d, s.y - d, s.x + d, s.y + d);
+      pen.line(palette.power(), 2.5, s.x - d, s.y + d, s.x + d, s.y - d);
+    } else if (!waits && verdict.isPresent() && verdict.get().isOutside()) {
+      // The point shows the way: up is too wide, down too tight.
+      double up = verdict.get() == Band.Verdict.WIDE ? 1 : -1;
+      pen.outline(
+          palette.power(),
+          s.x - r,
+          s.y + 0.6 * up * r,
+          s.x + r,
+          s.y + 0.6 * up * r,
+          s.x,
+          s.y - up * r);
+    } else {
+      pen.circle(fill, s.x, s.y, r);
     }
     if (waits) {
       pen.ghostCircle(s.x, s.y, s.r + 3);

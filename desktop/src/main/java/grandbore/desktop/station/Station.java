@@ -152,7 +152,7 @@ public enum Station {
         }
       }
     }
-    return "%d of %d measured".formatted(measured, all);
+    return (all < 100 ? "%d of %d measured" : "%d/%d measured").formatted(measured, all);
   }
 
   /** Whether the engine has what a group describes. */
