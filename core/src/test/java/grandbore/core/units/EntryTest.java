@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class EntryTest {
   @ParameterizedTest
@@ -45,5 +46,27 @@ class EntryTest {
   void everyUnitConvertsBackAndIsFoundByItsSymbol(Measure measure) {
     assertThat(measure.fromSi(measure.toSi(12.5))).isCloseTo(12.5, within(1e-9));
     assertThat(Measure.of(measure.symbol())).contains(measure);
+  }
+
+  /** Feeler leaves as they are stacked: their sum, each in its own unit. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.012+0.008, 0.020",
+    ".012 + .008 + .0015, 0.0215",
+    "12 thou+0.1 mm, 0.0159370",
+    "0.019, 0.019",
+    "1/64+.002, 0.017625"
+  })
+  void leavesAreSummed(String typed, double inches) {
+    assertThat(Entry.sum(typed, Quantity.CLEARANCE, UnitSystem.US) / 0.0254)
+        .isCloseTo(inches, within(1e-7));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"0.012+", "+", "0.012++0.008", "0.012+wide"})
+  void halfAStackIsRefused(String typed) {
+    assertThatThrownBy(() -> Entry.sum(typed, Quantity.CLEARANCE, UnitSystem.US))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("can't be read");
   }
 }
