@@ -227,6 +227,9 @@ public final class Session implements AutoCloseable {
     write(
         () -> {
           var kept = book.addReading(on, reading);
+          if (reading.struck()) {
+            book.strike(kept.id(), true);
+          }
           var all = book.readings(on);
           Platform.runLater(
               () -> {
