@@ -50,7 +50,8 @@ final class SpringsView extends VBox {
             Page.part("What would cure a float"),
             new InputGrid(session).with("worksheet.shim", "worksheet.lighter"),
             Page.hint(
-                "A spring's two coils count as one: their forces and rates together. Moving mass is"
+                "A spring's two coils count as one: their forces and rates together; coil bind is"
+                    + " that of the one that touches first. Moving mass is"
                     + " valve, retainer and locks, a third of the spring, and the train brought to"
                     + " the valve by the rocker's ratio squared. The outer coil's damper is in the"
                     + " model's damping."),
