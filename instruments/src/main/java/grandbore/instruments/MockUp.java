@@ -11,6 +11,8 @@ public final class MockUp {
   private static final double CYCLE = 4 * Math.PI;
 
   private final Combination c;
+  private final Lobe intakeLobe;
+  private final Lobe exhaustLobe;
   private double crank;
   private double camAt;
   private double camError;
@@ -20,6 +22,8 @@ public final class MockUp {
 
   public MockUp(Combination c) {
     this.c = c;
+    intakeLobe = Lobe.intake(c);
+    exhaustLobe = Lobe.exhaust(c);
   }
 
   public Combination combination() {
@@ -112,7 +116,7 @@ public final class MockUp {
 
   /** Tappet lift of the first cylinder, m. */
   public double lift(boolean intake) {
-    var lobe = intake ? Lobe.intake(c) : Lobe.exhaust(c);
+    var lobe = intake ? intakeLobe : exhaustLobe;
     double centre =
         intake
             ? 2 * Math.PI + c.cam().intakeCentreline().si()

@@ -8,8 +8,4 @@ import java.time.Instant;
  * @param by who made it, may be empty
  * @param struck whether it was taken back
  */
-public record Kept(long id, Note note, String by, Instant at, boolean struck) {
-  public Kept numbered(long newId) {
-    return new Kept(newId, note, by, at, struck);
-  }
-}
+public record Kept(long id, Note note, String by, Instant at, boolean struck) {}

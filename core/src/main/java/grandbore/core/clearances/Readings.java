@@ -3,10 +3,19 @@ package grandbore.core.clearances;
 import grandbore.core.combination.Provenance;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** All readings of one engine and what they come to. */
-public record Readings(List<Reading> all) {
+public final class Readings {
+  private final List<Reading> all;
+
+  /** Those that stand, by where they were taken: asked for at every place of every page. */
+  private final Map<Where, List<Reading>> standing;
+
+  private record Where(Measurement measurement, int place, Reading.Side side) {}
+
   /**
    * What the readings at one place come to.
    *
@@ -16,8 +25,17 @@ public record Readings(List<Reading> all) {
    */
   public record Result(double value, int count, double range, Provenance provenance) {}
 
-  public Readings {
-    all = List.copyOf(all);
+  public Readings(List<Reading> all) {
+    this.all = List.copyOf(all);
+    standing =
+        this.all.stream()
+            .filter(r -> !r.struck())
+            .collect(Collectors.groupingBy(r -> new Where(r.measurement(), r.place(), r.side())));
+  }
+
+  /** As they were taken, struck ones too. */
+  public List<Reading> all() {
+    return all;
   }
 
   /** The mean of one side's readings. */
@@ -86,8 +104,16 @@ public record Readings(List<Reading> all) {
 
   /** The readings that stand at one place and side, the oldest first. */
   public List<Reading> standing(Measurement m, int place, Reading.Side side) {
-    return all.stream()
-        .filter(r -> !r.struck() && r.measurement() == m && r.place() == place && r.side() == side)
-        .toList();
+    return standing.getOrDefault(new Where(m, place, side), List.of());
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Readings r && all.equals(r.all);
+  }
+
+  @Override
+  public int hashCode() {
+    return all.hashCode();
   }
 }

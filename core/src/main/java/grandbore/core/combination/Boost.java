@@ -127,6 +127,16 @@ public record Boost(
     return kind != Kind.NONE;
   }
 
+  /** Whether it has a wheel, whose map counts. */
+  public boolean hasWheel() {
+    return kind == Kind.TURBOCHARGER || kind == Kind.CENTRIFUGAL;
+  }
+
+  /** Pressure lost in the intercooler, Pa; none without one. */
+  public double lostCooling() {
+    return cooling.si() > 0 ? coolerLoss.si() : 0;
+  }
+
   /** What drives the compressor and how it moves the air. */
   public enum Kind {
     NONE,

@@ -208,6 +208,11 @@ public record Combination(
     return lobe * rocker.si() * 0.5 * (1 + valveTrain.rockerOffSeat().si()) - lash.si();
   }
 
+  /** From the plenum to the valve, m. */
+  public double intakePath() {
+    return intake.runnerLength().si() + heads.intakePortLength().si();
+  }
+
   public Combination named(String newName) {
     return Specs.rebuild(this, "name", newName);
   }

@@ -18,10 +18,6 @@ public final class Answers {
     return this;
   }
 
-  public void remove(String key) {
-    all.remove(key);
-  }
-
   public boolean has(String... keys) {
     for (var key : keys) {
       if (!all.containsKey(key)) {

@@ -135,6 +135,10 @@ record CrankGuide(Routine routine, Build build) implements Guide {
           "The same touch reads %s the second time: stop or wheel moved. Tighten both, again.",
           Guide.degrees(Math.abs(a.at("again") - a.at("forward"))));
     }
+    sayTop(top, out);
+  }
+
+  private static void sayTop(double top, Outcome out) {
     out.say(
         Math.abs(top) <= HALF
             ? "Top centre is where the wheel says, within half a degree."
@@ -153,12 +157,7 @@ record CrankGuide(Routine routine, Build build) implements Guide {
       return;
     }
     double top = 0.5 * (a.at("rise") + a.at("fall"));
-    out.say(
-        Math.abs(top) <= HALF
-            ? "Top centre is where the wheel says, within half a degree."
-            : "Top centre is where the wheel reads %s: turn the wheel by %s, then check again.",
-        Guide.degrees(top),
-        Guide.degrees(-top));
+    sayTop(top, out);
     double off = build.combination().bottomEnd().crank().topAngle();
     if (Math.abs(off) > Math.toRadians(0.05)) {
       out.say(

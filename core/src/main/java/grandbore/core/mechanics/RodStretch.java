@@ -4,6 +4,7 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.Fits.RodMaterial;
 import grandbore.core.valvetrain.PistonToValve;
 import grandbore.core.valvetrain.ValveMotion;
+import java.util.Arrays;
 
 /**
  * How much nearer a piston comes at speed and hot than it was on the bench: the rod's stretch under
@@ -58,12 +59,14 @@ public final class RodStretch {
   }
 
   /**
-   * Least clearance of piston and valve at a speed, m, the valve moving as its train lets it and
-   * the rod as long as it then is.
+   * Least clearances of piston and valve at some speeds, m, the valve moving as its train lets it
+   * and the rod as long as it then is.
    */
-  public static double clearance(Combination c, boolean intake, double speed) {
+  public static double[] clearances(Combination c, boolean intake, double... speeds) {
     var motion = intake ? ValveMotion.intake(c) : ValveMotion.exhaust(c);
     var geometry = intake ? PistonToValve.intake(c) : PistonToValve.exhaust(c);
-    return geometry.closest(motion.at(speed).lift(), nearer(c, speed)).clearance();
+    return Arrays.stream(speeds)
+        .map(w -> geometry.closest(motion.at(w).lift(), nearer(c, w)).clearance())
+        .toArray();
   }
 }

@@ -81,7 +81,7 @@ final class AirSupply {
 
   /** What a positive-displacement blower puts into one of so many plenums in a step. */
   void deliver(Reservoir plenum, double dt, double speed, int plenums) {
-    double p2 = plenum.pressure() + cooler();
+    double p2 = plenum.pressure() + boost.lostCooling();
     double over = p2 - outsidePressure - boost.pressure().si();
     double inlet = outsidePressure / (parts.gas().freshR() * outsideTemperature);
     double turns = speed / (2 * Math.PI);
@@ -134,11 +134,7 @@ final class AirSupply {
   }
 
   private void press(double pascal) {
-    air.set(Math.max(0.9 * outsidePressure, pascal - cooler()), warmed(pascal));
-  }
-
-  private double cooler() {
-    return boost.cooling().si() > 0 ? boost.coolerLoss().si() : 0;
+    air.set(Math.max(0.9 * outsidePressure, pascal - boost.lostCooling()), warmed(pascal));
   }
 
   /** Turbine power that would hold the boost at the waste-gate's, W. */

@@ -7,7 +7,6 @@ import static grandbore.core.checks.Check.Verdict.GOOD;
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
-import grandbore.core.combination.Boost;
 import grandbore.core.flow.CompressorChart;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
@@ -28,16 +27,14 @@ public final class CompressorVerdict {
   /** Pressure ratio that the compressor makes at a point: the plenum's and the cooler's loss. */
   public static double ratio(Build build, CurvePoint p) {
     var boost = build.combination().boost();
-    double loss = boost.cooling().si() > 0 ? boost.coolerLoss().si() : 0;
-    return (p.plenumPressure() + loss) / build.combination().weather().pressure().si();
+    return (p.plenumPressure() + boost.lostCooling())
+        / build.combination().weather().pressure().si();
   }
 
   /** Of a curve on the map; nothing without one. */
   public static List<Check> of(Build build, Curve curve) {
     var boost = build.combination().boost();
-    boolean turns =
-        boost.kind() == Boost.Kind.TURBOCHARGER || boost.kind() == Boost.Kind.CENTRIFUGAL;
-    if (!turns || !boost.map().isGiven() || curve.settled().isEmpty()) {
+    if (!boost.hasWheel() || !boost.map().isGiven() || curve.settled().isEmpty()) {
       return List.of();
     }
     var chart = new CompressorChart(boost.map());

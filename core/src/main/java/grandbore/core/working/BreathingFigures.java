@@ -16,7 +16,7 @@ final class BreathingFigures extends FigureList {
   }
 
   private void breathing() {
-    double path = c().intake().runnerLength().si() + c().heads().intakePortLength().si();
+    double path = c().intakePath();
     var from = weakest(c().intake().runnerLength(), c().heads().intakePortLength());
     double inches = Measure.INCHES.fromSi(path);
     add(

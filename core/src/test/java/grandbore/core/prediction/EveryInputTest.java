@@ -148,7 +148,7 @@ class EveryInputTest extends EngineTest {
     all.add(RockerTest.says(new double[] {104, 108, 112}, gains, 108, seen, build.units()));
     all.add(ValvePassage.intake(c).area(0.004));
     all.add(ValvePassage.exhaust(c).area(0.004));
-    all.add(RodStretch.clearance(c, true, 700));
+    all.add(RodStretch.clearances(c, true, 700)[0]);
     all.addAll(Degreeing.of(build));
     try {
       CardReading.of(build).ifPresent(all::add);

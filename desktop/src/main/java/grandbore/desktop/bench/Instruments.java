@@ -56,10 +56,6 @@ final class Instruments {
     takes = takesTyped;
   }
 
-  boolean isConnected() {
-    return link != null;
-  }
-
   /** Whether the crank was turned back since it was last asked. */
   boolean turnedBack() {
     boolean was = turnedBack;
@@ -99,11 +95,6 @@ final class Instruments {
   /** Tells the simulated ones something. */
   String say(String line) {
     return console == null ? "✕ start the simulated instruments first" : console.say(line);
-  }
-
-  /** Whether they are simulated. */
-  boolean areSimulated() {
-    return console != null;
   }
 
   void drop() {

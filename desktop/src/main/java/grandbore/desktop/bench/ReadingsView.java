@@ -95,7 +95,6 @@ final class ReadingsView extends VBox {
         session.readingsProperty(),
         session.buildProperty(),
         session.notesProperty());
-    refresh();
   }
 
   /** Measures something else, from its first place on. */

@@ -1,7 +1,6 @@
 package grandbore.desktop.breathing;
 
 import grandbore.book.CompressorCsv;
-import grandbore.core.combination.Boost;
 import grandbore.core.combination.CompressorMap;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
@@ -51,10 +50,8 @@ public final class CompressorRow extends VBox {
         .subscribe(
             b -> {
               var boost = b.combination().boost();
-              boolean turns =
-                  boost.kind() == Boost.Kind.TURBOCHARGER || boost.kind() == Boost.Kind.CENTRIFUGAL;
-              setVisible(turns);
-              setManaged(turns);
+              setVisible(boost.hasWheel());
+              setManaged(boost.hasWheel());
               drop.setVisible(boost.map().isGiven());
               words.setText(
                   boost.map().isGiven()

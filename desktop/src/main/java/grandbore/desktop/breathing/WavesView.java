@@ -189,9 +189,9 @@ final class WavesView extends VBox {
     along(
         intake,
         trace.intakeWave(),
-        intakePath(c),
+        c.intakePath(),
         laid == null ? null : laid.intakeWave(),
-        laid == null ? 0 : intakePath(laidOver),
+        laid == null ? 0 : laidOver.intakePath(),
         "from the plenum");
     along(
         exhaust,
@@ -201,10 +201,6 @@ final class WavesView extends VBox {
         laid == null ? 0 : exhaustPath(laidOver),
         "from the valve");
     valves.point(crank.get());
-  }
-
-  private static double intakePath(Combination c) {
-    return c.intake().runnerLength().si() + c.heads().intakePortLength().si();
   }
 
   private static double exhaustPath(Combination c) {

@@ -3,7 +3,6 @@ package grandbore.desktop.camshaft;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
-import grandbore.core.combination.Combination;
 import grandbore.core.combination.Fits;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
@@ -21,7 +20,7 @@ import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
-import java.util.List;
+import java.util.Arrays;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
@@ -135,27 +134,23 @@ final class PistonView extends VBox {
   /** What is left of the clearances over the speeds of the build. */
   private void atSpeed(Measure unit) {
     var c = session.engine().combination();
-    var speeds = session.build().speeds().points(SPEEDS);
+    var rpm =
+        session.build().speeds().points(SPEEDS).stream().mapToDouble(Double::doubleValue).toArray();
+    var speeds = Arrays.stream(rpm).map(Measure.RPM::toSi).toArray();
     var lines = new ArrayList<Line>();
-    var x = speeds.stream().mapToDouble(s -> s).toArray();
     if (c.heads().intakeRecess().isSaid()) {
-      lines.add(new Line("intake", x, left(c, true, speeds, unit)));
+      lines.add(line("intake", rpm, RodStretch.clearances(c, true, speeds), unit));
     }
     if (c.heads().exhaustRecess().isSaid()) {
-      lines.add(new Line("exhaust", x, left(c, false, speeds, unit)));
+      lines.add(line("exhaust", rpm, RodStretch.clearances(c, false, speeds), unit));
     }
-    var nearer =
-        speeds.stream()
-            .mapToDouble(s -> unit.fromSi(RodStretch.nearer(c, Measure.RPM.toSi(s))))
-            .toArray();
-    lines.add(new Line("piston nearer by", x, nearer));
+    var nearer = Arrays.stream(speeds).map(w -> RodStretch.nearer(c, w)).toArray();
+    lines.add(line("piston nearer by", rpm, nearer, unit));
     atSpeed.show("rpm", unit.symbol(), lines);
   }
 
-  private static double[] left(Combination c, boolean intake, List<Double> speeds, Measure unit) {
-    return speeds.stream()
-        .mapToDouble(s -> unit.fromSi(RodStretch.clearance(c, intake, Measure.RPM.toSi(s))))
-        .toArray();
+  private static Line line(String name, double[] x, double[] si, Measure unit) {
+    return new Line(name, x, Arrays.stream(si).map(unit::fromSi).toArray());
   }
 
   private static Line laid(String name, double[] x, PistonToValve geometry, Measure unit) {

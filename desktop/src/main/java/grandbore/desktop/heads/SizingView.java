@@ -130,8 +130,7 @@ final class SizingView extends VBox {
     var units = session.build().units();
     var unit = Quantity.GAS_SPEED.unit(units);
     var length = Quantity.LENGTH.unit(units);
-    var c = session.engine().combination();
-    double whole = c.intake().runnerLength().si() + c.heads().intakePortLength().si();
+    double whole = session.engine().combination().intakePath();
     int n = trace.intakeSpeed()[0].length;
     var x = new double[n];
     var in = new double[n];

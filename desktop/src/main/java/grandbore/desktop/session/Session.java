@@ -18,12 +18,17 @@ import grandbore.core.working.Figures;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.LongUnaryOperator;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -40,10 +45,12 @@ public final class Session implements AutoCloseable {
   private sealed interface Step {
     record Edit() implements Step {}
 
-    record Read(long reading, boolean struck) implements Step {}
-
-    record Noted(long note, boolean struck) implements Step {}
+    record Row(Shelf<?> shelf, long id, boolean struck) implements Step {}
   }
+
+  /** Rows of the book that are only added and struck out: how they are struck, read and shown. */
+  private record Shelf<T>(
+      BiConsumer<Long, Boolean> strike, Function<Long, T> load, Consumer<T> show) {}
 
   private final ShopBook book;
   private final ExecutorService writer =
@@ -57,12 +64,17 @@ public final class Session implements AutoCloseable {
   private final Deque<Step> done = new ArrayDeque<>();
   private final Deque<Step> undone = new ArrayDeque<>();
   private final ReadOnlyObjectWrapper<Over> over = new ReadOnlyObjectWrapper<>();
+  private final Shelf<Readings> readingShelf;
+  private final Shelf<List<Kept>> noteShelf;
+  private Ledger ledger;
   private BuiltEngine engine;
   private List<Figure> figures;
   private long id;
 
   public Session(ShopBook book, long id) {
     this.book = book;
+    readingShelf = new Shelf<>(book::strike, book::readings, this::show);
+    noteShelf = new Shelf<>(book::strikeNote, book::notes, this::show);
     open(id);
   }
 
@@ -96,13 +108,19 @@ public final class Session implements AutoCloseable {
     done.clear();
     undone.clear();
     var kept = book.readings(id);
-    notes.set(book.notes(id));
     var opened = book.state(id).build();
+    show(book.notes(id));
     engine = opened.asMeasured(kept);
-    figures = null;
+    forget();
     readings.set(kept);
-    figures = null;
+    forget();
     build.set(opened);
+  }
+
+  /** What was worked out of an earlier state is worked out again when it is asked for. */
+  private void forget() {
+    figures = null;
+    ledger = null;
   }
 
   public List<ShopBook.Entry> builds() {
@@ -142,9 +160,13 @@ public final class Session implements AutoCloseable {
         .toList();
   }
 
-  /** What the readings come to on the build as it is specified. */
+  /** What the readings come to on the build as it is specified; made once for each state of it. */
   public Ledger ledger() {
-    return new Ledger(build().combination(), build().application(), readings(), notes(Rule.class));
+    if (ledger == null) {
+      ledger =
+          new Ledger(build().combination(), build().application(), readings(), notes(Rule.class));
+    }
+    return ledger;
   }
 
   /** The book itself: its backups and the folder of its pictures. */
@@ -205,7 +227,7 @@ public final class Session implements AutoCloseable {
     }
     engine = now.asMeasured(readings());
     refusal.set("");
-    figures = null;
+    forget();
     build.set(now);
     done.push(new Step.Edit());
     undone.clear();
@@ -220,88 +242,86 @@ public final class Session implements AutoCloseable {
 
   /** Keeps a reading. */
   public void read(Reading reading) {
-    long on = id;
-    var with = new java.util.ArrayList<>(readings().all());
+    var with = new ArrayList<>(readings().all());
     with.add(reading);
     build().asMeasured(new Readings(with));
-    write(
-        () -> {
-          var kept = book.addReading(on, reading);
+    // One that comes in struck is a matter of record, and nothing to take back.
+    add(
+        readingShelf,
+        !reading.struck(),
+        on -> {
+          long kept = book.addReading(on, reading).id();
           if (reading.struck()) {
-            book.strike(kept.id(), true);
+            book.strike(kept, true);
           }
-          var all = book.readings(on);
-          Platform.runLater(
-              () -> {
-                done.push(new Step.Read(kept.id(), false));
-                undone.clear();
-                show(on, all);
-              });
+          return kept;
         });
   }
 
   /** Strikes a reading out, or takes that back. */
   public void strike(long reading, boolean struck) {
-    done.push(new Step.Read(reading, struck));
-    undone.clear();
-    strikeNow(reading, struck);
-  }
-
-  private void strikeNow(long reading, boolean struck) {
-    long on = id;
-    write(
-        () -> {
-          book.strike(reading, struck);
-          var all = book.readings(on);
-          Platform.runLater(() -> show(on, all));
-        });
+    strike(readingShelf, reading, struck);
   }
 
   /** Keeps a note. */
   public void keep(Note note, String by) {
-    long on = id;
-    write(
-        () -> {
-          long kept = book.addNote(on, new Kept(0, note, by, Instant.now(), false));
-          var all = book.notes(on);
-          Platform.runLater(
-              () -> {
-                done.push(new Step.Noted(kept, false));
-                undone.clear();
-                showNotes(on, all);
-              });
-        });
+    add(noteShelf, true, on -> book.addNote(on, new Kept(0, note, by, Instant.now(), false)));
   }
 
   /** Strikes a note out, or takes that back. */
   public void strikeNote(long note, boolean struck) {
-    done.push(new Step.Noted(note, struck));
-    undone.clear();
-    strikeNoteNow(note, struck);
+    strike(noteShelf, note, struck);
   }
 
-  private void strikeNoteNow(long note, boolean struck) {
+  private <T> void add(Shelf<T> shelf, boolean undoable, LongUnaryOperator insert) {
     long on = id;
     write(
         () -> {
-          book.strikeNote(note, struck);
-          var all = book.notes(on);
-          Platform.runLater(() -> showNotes(on, all));
+          long kept = insert.applyAsLong(on);
+          var all = shelf.load().apply(on);
+          Platform.runLater(
+              () -> {
+                if (on == id) {
+                  if (undoable) {
+                    done.push(new Step.Row(shelf, kept, false));
+                    undone.clear();
+                  }
+                  shelf.show().accept(all);
+                }
+              });
         });
   }
 
-  private void showNotes(long on, List<Kept> all) {
-    if (on == id) {
-      notes.set(all);
-    }
+  private void strike(Shelf<?> shelf, long row, boolean struck) {
+    done.push(new Step.Row(shelf, row, struck));
+    undone.clear();
+    strikeNow(shelf, row, struck);
   }
 
-  private void show(long on, Readings all) {
-    if (on == id) {
-      engine = build().asMeasured(all);
-      figures = null;
-      readings.set(all);
-    }
+  private <T> void strikeNow(Shelf<T> shelf, long row, boolean struck) {
+    long on = id;
+    write(
+        () -> {
+          shelf.strike().accept(row, struck);
+          var all = shelf.load().apply(on);
+          Platform.runLater(
+              () -> {
+                if (on == id) {
+                  shelf.show().accept(all);
+                }
+              });
+        });
+  }
+
+  private void show(List<Kept> all) {
+    forget();
+    notes.set(all);
+  }
+
+  private void show(Readings all) {
+    engine = build().asMeasured(all);
+    forget();
+    readings.set(all);
   }
 
   /** Takes the last step back. */
@@ -317,13 +337,9 @@ public final class Session implements AutoCloseable {
   private void move(Deque<Step> from, Deque<Step> to, boolean back) {
     var step = from.isEmpty() ? new Step.Edit() : from.pop();
     switch (step) {
-      case Step.Read(long reading, boolean struck) -> {
-        to.push(new Step.Read(reading, struck));
-        strikeNow(reading, back != struck);
-      }
-      case Step.Noted(long note, boolean struck) -> {
-        to.push(new Step.Noted(note, struck));
-        strikeNoteNow(note, back != struck);
+      case Step.Row(Shelf<?> shelf, long row, boolean struck) -> {
+        to.push(step);
+        strikeNow(shelf, row, back != struck);
       }
       case Step.Edit edit -> {
         to.push(edit);
@@ -335,7 +351,7 @@ public final class Session implements AutoCloseable {
                   () -> {
                     if (on == id) {
                       engine = state.build().asMeasured(readings());
-                      figures = null;
+                      forget();
                       build.set(state.build());
                     }
                   });
