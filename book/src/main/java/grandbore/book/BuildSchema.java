@@ -111,7 +111,7 @@ public final class BuildSchema {
     return words(constants(c.getType()));
   }
 
-  private static Enum<?>[] constants(Class<?> type) {
+  static Enum<?>[] constants(Class<?> type) {
     return Stream.of(type.getEnumConstants()).map(e -> (Enum<?>) e).toArray(Enum[]::new);
   }
 
@@ -237,7 +237,7 @@ public final class BuildSchema {
     return node;
   }
 
-  private static ObjectNode words(Enum<?>... values) {
+  static ObjectNode words(Enum<?>... values) {
     var list = NODES.arrayNode();
     for (var v : values) {
       list.add(v.name());
@@ -251,7 +251,7 @@ public final class BuildSchema {
     return NODES.objectNode().put("type", "number").put("description", unit);
   }
 
-  private static ObjectNode object() {
+  static ObjectNode object() {
     var node = NODES.objectNode().put("type", "object");
     node.set("properties", NODES.objectNode());
     node.set("required", NODES.arrayNode());
@@ -267,7 +267,7 @@ public final class BuildSchema {
     }
   }
 
-  private static void property(ObjectNode object, String name, ObjectNode schema) {
+  static void property(ObjectNode object, String name, ObjectNode schema) {
     ((ObjectNode) object.get("properties")).set(name, schema);
     ((ArrayNode) object.get("required")).add(name);
   }

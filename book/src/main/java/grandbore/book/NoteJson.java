@@ -3,7 +3,6 @@ package grandbore.book;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import grandbore.core.clearances.Kept;
@@ -11,7 +10,6 @@ import grandbore.core.clearances.Note;
 import grandbore.core.combination.InvalidInput;
 import java.lang.reflect.Type;
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
@@ -85,13 +83,13 @@ final class NoteJson {
   static ObjectNode schema() {
     var kinds = NODES.arrayNode();
     for (var type : KINDS) {
-      var one = object();
+      var one = BuildSchema.object();
       one.put("title", word(type));
-      property(one, "kind", NODES.objectNode().put("const", word(type)));
-      property(one, "by", NODES.objectNode().put("type", "string"));
-      property(one, "at", BuildSchema.instant());
-      property(one, "struck", NODES.objectNode().put("type", "boolean"));
-      property(one, "note", record(type));
+      BuildSchema.property(one, "kind", NODES.objectNode().put("const", word(type)));
+      BuildSchema.property(one, "by", NODES.objectNode().put("type", "string"));
+      BuildSchema.property(one, "at", BuildSchema.instant());
+      BuildSchema.property(one, "struck", NODES.objectNode().put("type", "boolean"));
+      BuildSchema.property(one, "note", record(type));
       kinds.add(one);
     }
     var items = NODES.objectNode();
@@ -102,9 +100,9 @@ final class NoteJson {
   }
 
   private static ObjectNode record(Class<?> type) {
-    var node = object();
+    var node = BuildSchema.object();
     for (var c : type.getRecordComponents()) {
-      property(node, c.getName(), typed(c.getGenericType()));
+      BuildSchema.property(node, c.getName(), typed(c.getGenericType()));
     }
     return node;
   }
@@ -117,11 +115,7 @@ final class NoteJson {
     }
     var plain = (Class<?>) type;
     if (plain.isEnum()) {
-      var words = NODES.arrayNode();
-      Arrays.stream(plain.getEnumConstants()).forEach(e -> words.add(((Enum<?>) e).name()));
-      var node = NODES.objectNode();
-      node.set("enum", words);
-      return node;
+      return BuildSchema.words(BuildSchema.constants(plain));
     }
     if (plain.isRecord()) {
       return record(plain);
@@ -132,18 +126,5 @@ final class NoteJson {
             : plain == int.class || plain == Integer.class ? "integer" : "number";
     var node = NODES.objectNode().put("type", word);
     return plain == double.class ? node.put("description", "SI") : node;
-  }
-
-  private static ObjectNode object() {
-    var node = NODES.objectNode().put("type", "object");
-    node.set("properties", NODES.objectNode());
-    node.set("required", NODES.arrayNode());
-    node.put("additionalProperties", false);
-    return node;
-  }
-
-  private static void property(ObjectNode object, String name, ObjectNode schema) {
-    ((ObjectNode) object.get("properties")).set(name, schema);
-    ((ArrayNode) object.get("required")).add(name);
   }
 }

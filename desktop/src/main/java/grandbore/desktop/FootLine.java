@@ -77,7 +77,7 @@ final class FootLine extends HBox {
     var build = session.build();
     var ledger = session.ledger();
     for (var m : Measurement.values()) {
-      for (var side : Ledger.valueSides(m)) {
+      for (var side : m.valueSides()) {
         var band = ledger.band(m, side);
         for (var placed : band.isPresent() ? ledger.over(m, side) : List.<Ledger.Placed>of()) {
           var verdict = band.get().judge(placed.value().si());

@@ -1,12 +1,14 @@
 package grandbore.core.build;
 
 import grandbore.core.clearances.Application;
+import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Combination;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
+import java.util.List;
 
 /** One engine on the bench: what it is specified to be, what it is for, how it is shown. */
 public record Build(
@@ -39,7 +41,7 @@ public record Build(
    */
   public BuiltEngine asMeasured(Readings readings) {
     int n = combination.bottomEnd().cylinders();
-    var c = MeasuredInputs.put(combination, readings);
+    var c = MeasuredInputs.put(new Ledger(combination, application, readings, List.of()));
     var volumes = new ArrayList<Double>();
     for (int cylinder = 1; cylinder <= n; cylinder++) {
       volumes.add(

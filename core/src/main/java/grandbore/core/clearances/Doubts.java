@@ -42,7 +42,7 @@ public final class Doubts {
         continue;
       }
       d.singles(m);
-      for (var side : Ledger.valueSides(m)) {
+      for (var side : m.valueSides()) {
         d.brothers(m, side);
       }
     }

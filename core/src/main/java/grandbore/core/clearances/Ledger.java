@@ -60,11 +60,6 @@ public final class Ledger {
     return bands;
   }
 
-  /** The sides under which a measurement has a value of its own. */
-  public static List<Side> valueSides(Measurement m) {
-    return m.isTwoSided() ? List.of(m.sides().all().getFirst()) : m.sides().all();
-  }
-
   public int places(Measurement m) {
     return m.places(c.bottomEnd());
   }
@@ -75,9 +70,7 @@ public final class Ledger {
     if (read.isPresent()) {
       var r = read.get();
       var change =
-          m == Measurement.SEAT_FORCE
-              ? SpringForce.change(c, readings, place, side)
-              : Optional.<Double>empty();
+          m == Measurement.SEAT_FORCE ? springChange(place, side) : Optional.<Double>empty();
       if (change.isPresent()) {
         return Optional.of(
             new Value(
@@ -103,6 +96,19 @@ public final class Ledger {
               false));
     }
     return derived(m, place, units);
+  }
+
+  /**
+   * By how much a seat force read at the spring sheet's height differs at the height at which this
+   * spring is installed, N: rate × (sheet's height − installed height); none where either is not
+   * known.
+   */
+  private Optional<Double> springChange(int place, Side side) {
+    var sheet = c.gear().installedHeight();
+    return readings
+        .at(Measurement.INSTALLED_HEIGHT, place, side)
+        .filter(h -> sheet.isSaid())
+        .map(h -> c.valveTrain().springRate().si() * (sheet.si() - h.value()));
   }
 
   /** The value that follows from other readings, whether or not it was read as well. */
@@ -202,7 +208,7 @@ public final class Ledger {
   /** How many places of a measurement have a value, all sides counted. */
   public int filled(Measurement m) {
     int count = 0;
-    for (var side : valueSides(m)) {
+    for (var side : m.valueSides()) {
       for (int p = 1; p <= places(m); p++) {
         count += value(m, p, side, UnitSystem.US).isPresent() ? 1 : 0;
       }
@@ -212,7 +218,7 @@ public final class Ledger {
 
   /** How many places a measurement has, all sides counted. */
   public int wanted(Measurement m) {
-    return places(m) * valueSides(m).size();
+    return places(m) * m.valueSides().size();
   }
 
   /** The values of one side that were read or follow, with their places. */

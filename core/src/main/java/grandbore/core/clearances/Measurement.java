@@ -191,6 +191,11 @@ public enum Measurement {
     return sides == ACROSS_PIN;
   }
 
+  /** The sides under which it has a value of its own. */
+  public List<Reading.Side> valueSides() {
+    return isTwoSided() ? List.of(sides.all().getFirst()) : sides.all();
+  }
+
   /** How many places of this kind an engine has. */
   public int places(BottomEnd b) {
     return switch (place) {

@@ -35,7 +35,7 @@ public final class ToDo {
   public static List<Task> of(Ledger ledger, UnitSystem units) {
     var t = new ToDo(ledger, units);
     for (var m : Measurement.values()) {
-      for (var side : Ledger.valueSides(m)) {
+      for (var side : m.valueSides()) {
         t.over(m, side);
       }
     }

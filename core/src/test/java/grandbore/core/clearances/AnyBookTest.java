@@ -39,7 +39,7 @@ class AnyBookTest {
       var bands = new Bands(c, use, List.of());
       var all = new ArrayList<Reading>();
       for (var m : Measurement.values()) {
-        for (var side : Ledger.valueSides(m)) {
+        for (var side : m.valueSides()) {
           var band = bands.of(m, side);
           for (int p = 1; band.isPresent() && p <= m.places(c.bottomEnd()); p++) {
             all.add(at(m, p, side, band.get().aim()));
@@ -64,7 +64,7 @@ class AnyBookTest {
     var c = EIGHT.combination();
     var bands = new Bands(c, Application.STREET, List.of());
     for (var m : Measurement.values()) {
-      for (var side : Ledger.valueSides(m)) {
+      for (var side : m.valueSides()) {
         var band = bands.of(m, side);
         if (band.isEmpty() || m == Measurement.DECK) {
           continue;
@@ -145,7 +145,7 @@ class AnyBookTest {
       }
       var ledger = new Ledger(c, build.application(), new Readings(all), List.of());
       for (var m : Measurement.values()) {
-        for (var side : Ledger.valueSides(m)) {
+        for (var side : m.valueSides()) {
           for (var v : ledger.over(m, side)) {
             assertThat(v.value().si()).isFinite();
             assertThat(v.value().working()).isNotBlank();

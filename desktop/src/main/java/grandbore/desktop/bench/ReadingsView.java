@@ -156,7 +156,7 @@ final class ReadingsView extends VBox {
     grid.add(head(measurement.isTwoSided() ? "mean" : "comes to"), column, 0);
     int row = 1;
     for (int p = 1; p <= ledger.places(measurement); p++) {
-      for (var side : Ledger.valueSides(measurement)) {
+      for (var side : measurement.valueSides()) {
         row(ledger, p, side, row++);
       }
     }
@@ -266,7 +266,7 @@ final class ReadingsView extends VBox {
   }
 
   private String spreadText(Ledger ledger) {
-    var results = ledger.over(measurement, Ledger.valueSides(measurement).getFirst());
+    var results = ledger.over(measurement, measurement.valueSides().getFirst());
     if (results.size() < 2) {
       return "";
     }

@@ -68,7 +68,7 @@ final class RuleRow extends VBox {
     var units = session.build().units();
     unit.setText(InputField.symbol(m.quantity(), units));
     var words = new StringBuilder();
-    for (var side : Ledger.valueSides(m)) {
+    for (var side : m.valueSides()) {
       boolean first = true;
       for (var b : ledger.bands().all(m, side)) {
         words.append(
@@ -95,7 +95,7 @@ final class RuleRow extends VBox {
       var units = session.build().units();
       double low = Entry.parse(least.getText(), q, units, 0);
       double high = most.getText().isBlank() ? 0 : Entry.parse(most.getText(), q, units, 0);
-      for (var side : Ledger.valueSides(measurement)) {
+      for (var side : measurement.valueSides()) {
         session.keep(
             new Rule(
                 measurement,

@@ -1,7 +1,6 @@
 package grandbore.desktop.station;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Combination;
@@ -135,7 +134,7 @@ public enum Station {
           continue;
         }
         int places = m.places(build.combination().bottomEnd());
-        for (var side : Ledger.valueSides(m)) {
+        for (var side : m.valueSides()) {
           int read = readings.over(m, places, side).size();
           // What nobody began to measure is not missing.
           all += read > 0 ? places : 0;
