@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import grandbore.book.BuildDocument;
 import grandbore.book.ShopBook;
 import grandbore.core.combination.Boost;
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Nitrous;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
@@ -100,6 +102,21 @@ abstract class BenchTest {
     robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
     robot.write(words).type(KeyCode.ENTER);
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  void press(String id) {
+    robot.interact(() -> robot.lookup(id).<Button>query().fire());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** A view of a station. */
+  void station(String name, String view) {
+    robot.clickOn("#station-" + name);
+    view(view);
+  }
+
+  Combination combination() {
+    return bench.session().build().combination();
   }
 
   <T> void choose(String id, T value) {

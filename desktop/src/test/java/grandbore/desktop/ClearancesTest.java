@@ -29,11 +29,6 @@ class ClearancesTest extends BenchTest {
         new BuildDocument(DemoBuilds.paddockFour(), List.of()));
   }
 
-  private void press(String id) {
-    robot.interact(() -> robot.lookup(id).<Button>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
   private void readings(String group, String measure) {
     robot.clickOn("#station-clearances");
     view("bench-readings");

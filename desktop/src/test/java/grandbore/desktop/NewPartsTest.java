@@ -9,7 +9,6 @@ import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Photo;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Boost;
-import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Fits;
 import grandbore.core.combination.FlowSheet;
@@ -20,11 +19,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.image.ImageView;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Seats, maps, spacers, paths and files: parts as sheets and tables describe them. */
 class NewPartsTest extends BenchTest {
@@ -42,20 +39,6 @@ class NewPartsTest extends BenchTest {
     return List.of(
         new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()),
         new BuildDocument(DemoBuilds.paddockFour(), List.of()));
-  }
-
-  private Combination combination() {
-    return bench.session().build().combination();
-  }
-
-  private void station(String name, String view) {
-    robot.clickOn("#station-" + name);
-    view(view);
-  }
-
-  private void press(String id) {
-    robot.interact(() -> robot.lookup(id).<Button>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
   }
 
   @Test

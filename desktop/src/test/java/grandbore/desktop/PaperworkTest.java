@@ -7,7 +7,6 @@ import grandbore.book.BuildDocument;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Brief;
-import grandbore.core.combination.Combination;
 import grandbore.core.combination.Provenance;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.Measure;
@@ -29,23 +28,9 @@ class PaperworkTest extends BenchTest {
         new BuildDocument(DemoBuilds.paddockFour(), List.of()));
   }
 
-  private Combination combination() {
-    return bench.session().build().combination();
-  }
-
-  private void view(String station, String id) {
-    robot.clickOn("#station-" + station);
-    view(id);
-  }
-
-  private void press(String id) {
-    robot.interact(() -> robot.lookup(id).<Button>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
   @Test
   void aSolvedRatioIsTakenAndCanBeTakenBack() {
-    view("squeeze", "squeeze-solve");
+    station("squeeze", "squeeze-solve");
     type("#worksheet-ratioWanted-text", "11.25");
     double dish = combination().squeeze().pistonVolume().si();
     press("#take-ratio_by_dish");
@@ -64,7 +49,7 @@ class PaperworkTest extends BenchTest {
 
   @Test
   void aDomeIsFoundByFillingTheBoreDownToIt() {
-    view("squeeze", "squeeze-solve");
+    station("squeeze", "squeeze-solve");
     double area = combination().bottomEnd().boreArea();
     double poured = (area * Measure.INCHES.toSi(0.5) - 3.2e-6) * 1e6;
     type("#worksheet-fillDepth-text", ".500");
@@ -76,7 +61,7 @@ class PaperworkTest extends BenchTest {
 
   @Test
   void aPartThatDoesNotFitSaysWhyWithItsWorkingOneActionAway() {
-    view("bottom_end", "bottom-stack");
+    station("bottom_end", "bottom-stack");
     assertThat(text("#check-main_bearing_fit")).contains("oil clearance");
     type("#fits-mainHousing-text", "2.700");
     assertThat(text("#check-main_bearing_fit")).contains("does not go in", "grind");
@@ -112,7 +97,7 @@ class PaperworkTest extends BenchTest {
 
   @Test
   void bothRodsAreRunThroughTheWaveModelAndTheDifferenceIsSaid() {
-    view("bottom_end", "bottom-motion");
+    station("bottom_end", "bottom-motion");
     until("both run", () -> text("#other-rod-found").contains("changes torque by"));
     assertThat(text("#plot-depth-reading")).contains("this rod", "the other rod");
     type("#worksheet-otherRod-text", "9.0");
@@ -122,7 +107,7 @@ class PaperworkTest extends BenchTest {
 
   @Test
   void forcesFollowTheCycleAndRatingsAreHeldAgainstThem() {
-    view("bottom_end", "bottom-forces");
+    station("bottom_end", "bottom-forces");
     until("solved", () -> text("#forces-status").contains("simulated pressure"));
     assertThat(text("#check-strength_rod_tension")).contains("% of its rating");
     type("#ratings-rodTension-text", "3000");
@@ -139,7 +124,7 @@ class PaperworkTest extends BenchTest {
     robot.interact(() -> bench.session().layOver(other));
     until("its curve stands", () -> bench.curves().overProperty().get() != null);
     assertThat(text("#curve-status")).contains("Paddock four");
-    view("bottom_end", "bottom-motion");
+    station("bottom_end", "bottom-motion");
     assertThat(text("#plot-speed-reading")).contains("laid over");
     robot.interact(() -> bench.session().layOver(-1));
     assertThat(bench.curves().overProperty().get()).isNull();
@@ -168,7 +153,7 @@ class PaperworkTest extends BenchTest {
           }
         });
     until("kept", () -> bench.session().readings().all().size() == 8);
-    view("squeeze", "squeeze-tests");
+    station("squeeze", "squeeze-tests");
     assertThat(text("#check-test_cylinder_3")).contains("gasket", "5");
     until("cranked", () -> isShown("#check-test_engine"));
     assertThat(text("#check-test_engine")).contains("psi predicted");
@@ -188,7 +173,7 @@ class PaperworkTest extends BenchTest {
   @Test
   void paperLeavesTheCurveAlone() {
     var before = bench.curves().curve().getValue();
-    view("squeeze", "squeeze-solve");
+    station("squeeze", "squeeze-solve");
     type("#worksheet-ratioWanted-text", "12.75");
     assertThat(bench.curves().stateProperty().get().isRunning()).isFalse();
     assertThat(bench.curves().curve().getValue()).isSameAs(before);

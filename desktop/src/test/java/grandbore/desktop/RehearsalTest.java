@@ -37,11 +37,6 @@ class RehearsalTest extends BenchTest {
     return text("#console-answer");
   }
 
-  private void press(String id) {
-    robot.interact(() -> robot.lookup(id).<Button>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
   private void begin(Routine routine) {
     robot.clickOn("#station-clearances");
     view("bench-guided");

@@ -4,12 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.book.BuildDocument;
-import grandbore.core.combination.Combination;
 import grandbore.core.combination.Provenance;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.valvetrain.PistonToValve;
 import java.util.List;
-import javafx.scene.control.Button;
 import javafx.scene.control.Slider;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -22,20 +20,6 @@ class TopEndTest extends BenchTest {
   @Override
   List<BuildDocument> documents() {
     return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
-  }
-
-  private Combination combination() {
-    return bench.session().build().combination();
-  }
-
-  private void station(String name, String view) {
-    robot.clickOn("#station-" + name);
-    view(view);
-  }
-
-  private void press(String id) {
-    robot.interact(() -> robot.lookup(id).<Button>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
   }
 
   @Test

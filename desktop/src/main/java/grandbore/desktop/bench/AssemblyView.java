@@ -19,15 +19,11 @@ import javafx.scene.layout.VBox;
 final class AssemblyView extends VBox {
   private final Session session;
   private final VBox rows = new VBox(4);
-  private final TextField by = new TextField();
+  private final TextField by = Page.words("signed-by", "name", 10);
 
   AssemblyView(Session session) {
     super(10);
     this.session = session;
-    by.setPromptText("name");
-    by.setId("signed-by");
-    by.setPrefColumnCount(10);
-    by.getStyleClass().add("words");
     var signer = new HBox(8, new Label("Signed by"), by);
     signer.setAlignment(Pos.CENTER_LEFT);
     getChildren()

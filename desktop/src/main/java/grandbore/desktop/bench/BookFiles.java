@@ -3,6 +3,7 @@ package grandbore.desktop.bench;
 import grandbore.book.BookException;
 import grandbore.book.ReadingsCsv;
 import grandbore.core.clearances.Reading;
+import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
@@ -12,13 +13,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** The book itself: every reading as it was taken, tables in and out, backups and the way back. */
 public final class BookFiles extends VBox {
@@ -37,7 +36,7 @@ public final class BookFiles extends VBox {
     says.setId("book-says");
     says.setWrapText(true);
     log.getStyleClass().add("readings");
-    var back = button("Back up now", "book-backup");
+    var back = Page.button("Back up now", "book-backup");
     back.setOnAction(
         e -> {
           try {
@@ -48,22 +47,10 @@ public final class BookFiles extends VBox {
           }
           backups();
         });
-    var out = button("Export readings", "readings-export");
-    out.setOnAction(
-        e -> {
-          var file = chooser().showSaveDialog(getScene().getWindow());
-          if (file != null) {
-            export(file.toPath());
-          }
-        });
-    var in = button("Load readings", "readings-import");
-    in.setOnAction(
-        e -> {
-          var file = chooser().showOpenDialog(getScene().getWindow());
-          if (file != null) {
-            bring(file.toPath());
-          }
-        });
+    var out = Page.button("Export readings", "readings-export");
+    out.setOnAction(e -> CsvFile.save(this, "Readings (CSV)", "readings.csv", this::export));
+    var in = Page.button("Load readings", "readings-import");
+    in.setOnAction(e -> CsvFile.open(this, "Readings (CSV)", this::bring));
     var buttons = new FlowPane(8, 4, out, in, back);
     buttons.setAlignment(Pos.CENTER_LEFT);
     getChildren()
@@ -78,20 +65,6 @@ public final class BookFiles extends VBox {
             Page.part("Readings as they were taken"),
             log);
     WhenSeen.refresh(this, this::refresh, session.readingsProperty());
-  }
-
-  private static Button button(String text, String id) {
-    var b = new Button(text);
-    b.setId(id);
-    b.setMinWidth(USE_PREF_SIZE);
-    return b;
-  }
-
-  private static FileChooser chooser() {
-    var chooser = new FileChooser();
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
-    chooser.setInitialFileName("readings.csv");
-    return chooser;
   }
 
   /** Writes all readings as a table. */
@@ -139,7 +112,7 @@ public final class BookFiles extends VBox {
   private void backups() {
     backups.getChildren().clear();
     for (var b : session.book().backups().all()) {
-      var restore = button("Restore", "restore-" + SHOWN.format(b.made()));
+      var restore = Page.button("Restore", "restore-" + SHOWN.format(b.made()));
       restore.setOnAction(
           e -> {
             try {

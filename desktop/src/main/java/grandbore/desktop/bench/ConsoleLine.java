@@ -1,10 +1,10 @@
 package grandbore.desktop.bench;
 
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.session.Session;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -15,11 +15,7 @@ final class ConsoleLine extends VBox {
     var start = new Button("Rehearse with simulated instruments");
     start.setId("rehearse");
     start.setMinWidth(USE_PREF_SIZE);
-    var line = new TextField();
-    line.setId("console");
-    line.setPromptText("turn 10; help lists the rest");
-    line.setPrefColumnCount(28);
-    line.getStyleClass().add("words");
+    var line = Page.words("console", "turn 10; help lists the rest", 28);
     var answer = new Label();
     answer.setId("console-answer");
     answer.setWrapText(true);

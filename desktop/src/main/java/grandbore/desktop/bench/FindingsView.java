@@ -23,7 +23,7 @@ final class FindingsView extends VBox {
   private final ComboBox<Finding.Part> part = choice("finding-part", Finding.Part.values());
   private final ComboBox<Finding.Kind> kind = choice("finding-kind", Finding.Kind.values());
   private final ComboBox<Integer> place = new ComboBox<>();
-  private final TextField words = new TextField();
+  private final TextField words = Page.words("finding-words", "in your own words", 20);
   private final VBox rows = new VBox(10);
 
   FindingsView(Session session) {
@@ -32,10 +32,6 @@ final class FindingsView extends VBox {
     place.setId("finding-place");
     place.setMinWidth(USE_PREF_SIZE);
     place.setAccessibleText("place");
-    words.setPromptText("in your own words");
-    words.setId("finding-words");
-    words.setPrefColumnCount(20);
-    words.getStyleClass().add("words");
     var keep = new Button("Keep");
     keep.setId("finding-keep");
     keep.setMinWidth(USE_PREF_SIZE);

@@ -1,6 +1,8 @@
 package grandbore.desktop.bench;
 
 import grandbore.core.clearances.Photo;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
@@ -27,19 +29,15 @@ public final class PictureRows extends VBox {
 
   private final Session session;
   private final TextField by;
-  private final TextField caption = new TextField();
+  private final TextField caption = Page.words("picture-caption", "what it shows", 18);
   private final FlowPane shown = new FlowPane(8, 8);
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
 
   PictureRows(Session session, TextField by) {
     super(6);
     this.session = session;
     this.by = by;
     setId("pictures");
-    caption.setPromptText("what it shows");
-    caption.setId("picture-caption");
-    caption.setPrefColumnCount(18);
-    caption.getStyleClass().add("words");
     var add = new Button("Attach a picture");
     add.setId("picture-add");
     add.setOnAction(
@@ -53,8 +51,6 @@ public final class PictureRows extends VBox {
             attach(file.toPath());
           }
         });
-    refusal.getStyleClass().add("refusal");
-    refusal.setVisible(false);
     var row = new HBox(8, caption, add);
     row.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(row, refusal, shown);
@@ -75,10 +71,9 @@ public final class PictureRows extends VBox {
           new Photo(kept, sum, caption.getText().isBlank() ? name : caption.getText().strip()),
           by.getText().strip());
       caption.clear();
-      refusal.setVisible(false);
+      refusal.clear();
     } catch (IOException | NoSuchAlgorithmException e) {
-      refusal.setText("✕ " + file.getFileName() + " could not be attached: " + e.getMessage());
-      refusal.setVisible(true);
+      refusal.say(file.getFileName() + " could not be attached: " + e.getMessage());
     }
   }
 

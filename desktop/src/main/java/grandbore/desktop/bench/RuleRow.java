@@ -7,6 +7,7 @@ import grandbore.core.clearances.Reading.Side;
 import grandbore.core.clearances.Rule;
 import grandbore.core.units.Entry;
 import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.session.Session;
 import java.util.Locale;
 import javafx.geometry.Pos;
@@ -23,7 +24,7 @@ final class RuleRow extends VBox {
   private final TextField least = new TextField();
   private final TextField most = new TextField();
   private final TextField said = new TextField();
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
   private final Label unit = new Label();
   private Measurement measurement = Measurement.DECK;
 
@@ -52,9 +53,6 @@ final class RuleRow extends VBox {
     house.setOnAction(e -> state(Band.Source.HOUSE));
     maker.setMinWidth(USE_PREF_SIZE);
     house.setMinWidth(USE_PREF_SIZE);
-    refusal.getStyleClass().add("refusal");
-    refusal.setWrapText(true);
-    say("");
     var entry = new FlowPane(6, 4, least, most, unit, said, maker, house);
     entry.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(bands, entry, refusal);
@@ -62,7 +60,7 @@ final class RuleRow extends VBox {
 
   void show(Measurement m, Ledger ledger) {
     if (m != measurement) {
-      say("");
+      refusal.clear();
     }
     measurement = m;
     var units = session.build().units();
@@ -110,15 +108,9 @@ final class RuleRow extends VBox {
       }
       least.clear();
       most.clear();
-      say("");
+      refusal.clear();
     } catch (IllegalArgumentException e) {
-      say("✕ " + e.getMessage());
+      refusal.say(e.getMessage());
     }
-  }
-
-  private void say(String words) {
-    refusal.setText(words);
-    refusal.setVisible(!words.isEmpty());
-    refusal.setManaged(!words.isEmpty());
   }
 }

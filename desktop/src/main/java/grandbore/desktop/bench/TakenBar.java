@@ -4,13 +4,13 @@ import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Taken;
 import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.session.Session;
 import grandbore.instruments.Kind;
 import grandbore.instruments.Message;
 import java.time.Instant;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -21,12 +21,12 @@ final class TakenBar extends VBox {
   private final Session session;
   private final Instruments instruments;
   private final Consumer<String> takes;
-  private final TextField by = field("read-by", "read by", 8);
-  private final TextField with = field("read-with", "instrument", 10);
-  private final TextField before = field("zero-before", "zero before", 7);
-  private final TextField after = field("zero-after", "zero after", 7);
-  private final TextField temperature = field("part-temperature", "part's temp.", 7);
-  private final TextField note = field("read-note", "note", 12);
+  private final TextField by = Page.words("read-by", "read by", 8);
+  private final TextField with = Page.words("read-with", "instrument", 10);
+  private final TextField before = Page.words("zero-before", "zero before", 7);
+  private final TextField after = Page.words("zero-after", "zero after", 7);
+  private final TextField temperature = Page.words("part-temperature", "part's temp.", 7);
+  private final TextField note = Page.words("read-note", "note", 12);
   private final Label live = new Label();
   private Kind kind = Kind.DIAL;
 
@@ -37,12 +37,12 @@ final class TakenBar extends VBox {
     this.takes = takes;
     var fields = new FlowPane(6, 4, by, with, before, after, temperature, note);
     fields.setAlignment(Pos.CENTER_LEFT);
-    var port = field("instrument-port", "port or serial", 8);
-    var connect = button("Connect", "instrument-connect");
+    var port = Page.words("instrument-port", "port or serial", 8);
+    var connect = Page.button("Connect", "instrument-connect");
     connect.setOnAction(e -> instruments.connect(port.getText()));
-    var simulate = button("Simulated", "instrument-simulate");
+    var simulate = Page.button("Simulated", "instrument-simulate");
     simulate.setOnAction(e -> instruments.simulate(session.build()));
-    var take = button("Take", "instrument-take");
+    var take = Page.button("Take", "instrument-take");
     take.setOnAction(e -> take());
     live.setId("instrument-live");
     live.getStyleClass().add("bench-live");
@@ -54,23 +54,6 @@ final class TakenBar extends VBox {
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(fields, line);
     instruments.beatsProperty().subscribe(b -> showLive());
-  }
-
-  private static TextField field(String id, String prompt, int columns) {
-    var f = new TextField();
-    f.setId(id);
-    f.setPromptText(prompt);
-    f.setAccessibleText(prompt);
-    f.setPrefColumnCount(columns);
-    f.getStyleClass().add("words");
-    return f;
-  }
-
-  private static Button button(String text, String id) {
-    var b = new Button(text);
-    b.setId(id);
-    b.setMinWidth(USE_PREF_SIZE);
-    return b;
   }
 
   /** What is measured now: readings of its kind of instrument are taken. */

@@ -53,10 +53,12 @@ final class ToDoView extends VBox {
       head.getStyleClass().add("outside");
       doubts
           .getChildren()
-          .add(new VBox(1, head, soft("Usual cause: %s. Take %s.".formatted(d.cause(), d.ask()))));
+          .add(
+              new VBox(
+                  1, head, Page.hint("Usual cause: %s. Take %s.".formatted(d.cause(), d.ask()))));
     }
     if (doubts.getChildren().isEmpty()) {
-      doubts.getChildren().add(soft("● Nothing in the book contradicts itself."));
+      doubts.getChildren().add(Page.hint("● Nothing in the book contradicts itself."));
     }
     tasks.getChildren().clear();
     Map<String, VBox> groups = new LinkedHashMap<>();
@@ -76,19 +78,13 @@ final class ToDoView extends VBox {
       group.getChildren().add(new HBox(8, words("→"), where, words(t.words())));
     }
     if (tasks.getChildren().isEmpty()) {
-      tasks.getChildren().add(soft("● All that was read lies inside its band."));
+      tasks.getChildren().add(Page.hint("● All that was read lies inside its band."));
     }
   }
 
   private static Label words(String text) {
     var label = new Label(text);
     label.setWrapText(true);
-    return label;
-  }
-
-  private static Label soft(String text) {
-    var label = words(text);
-    label.getStyleClass().add("soft");
     return label;
   }
 }

@@ -6,7 +6,9 @@ import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Tick;
 import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.drawing.FastenerDrawing;
 import grandbore.desktop.look.Look;
@@ -29,7 +31,6 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** Fasteners as their makers state them: stages in sequence, ticked off; loosened the other way. */
 final class TorqueView extends VBox {
@@ -39,12 +40,12 @@ final class TorqueView extends VBox {
   private final Session session;
   private final Look look;
   private final VBox rows = new VBox(12);
-  private final Label refusal = new Label();
-  private final TextField name = field("fastener-name", "head bolts", 26);
-  private final TextField lubricant = field("fastener-lubricant", "as stated", 26);
-  private final TextField inRows = field("fastener-rows", "2", 26);
-  private final TextField sequence = field("fastener-sequence", "5 3 4 6 2 1", 26);
-  private final TextField stages = field("fastener-stages", "12 lb·ft; 30 deg; 0.004 in", 26);
+  private final Refusal refusal = new Refusal();
+  private final TextField name = Page.words("fastener-name", "head bolts", 26);
+  private final TextField lubricant = Page.words("fastener-lubricant", "as stated", 26);
+  private final TextField inRows = Page.words("fastener-rows", "2", 26);
+  private final TextField sequence = Page.words("fastener-sequence", "5 3 4 6 2 1", 26);
+  private final TextField stages = Page.words("fastener-stages", "12 lb·ft; 30 deg; 0.004 in", 26);
   private final Map<String, FastenerDrawing> drawings = new HashMap<>();
 
   TorqueView(Session session, Look look, Instruments instruments) {
@@ -68,15 +69,7 @@ final class TorqueView extends VBox {
     var load = new Button("Load a table");
     load.setId("fastener-load");
     load.setMinWidth(USE_PREF_SIZE);
-    load.setOnAction(
-        e -> {
-          var chooser = new FileChooser();
-          chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
-          var file = chooser.showOpenDialog(getScene().getWindow());
-          if (file != null) {
-            load(file.toPath());
-          }
-        });
+    load.setOnAction(e -> CsvFile.open(this, "Fasteners (CSV)", this::load));
     var entry = new GridPane();
     entry.getStyleClass().add("readings");
     int row = 0;
@@ -89,13 +82,11 @@ final class TorqueView extends VBox {
             Map.entry("Stages", stages))) {
       var label = new Label(each.getKey());
       label.setMinWidth(USE_PREF_SIZE);
+      each.getValue().setAccessibleText(each.getKey());
       entry.addRow(row++, label, each.getValue());
     }
     entry.add(new HBox(8, keep, load), 1, row);
-    refusal.getStyleClass().add("refusal");
-    refusal.setWrapText(true);
     refusal.setId("fastener-refusal");
-    say("");
     getChildren()
         .addAll(
             entry,
@@ -133,17 +124,7 @@ final class TorqueView extends VBox {
         break;
       }
     }
-    say("✕ a pull of %s is no stage that waits".formatted(typed));
-  }
-
-  private static TextField field(String id, String prompt, int columns) {
-    var f = new TextField();
-    f.setId(id);
-    f.setPromptText(prompt);
-    f.setAccessibleText(id.replace('-', ' '));
-    f.setPrefColumnCount(columns);
-    f.getStyleClass().add("words");
-    return f;
+    refusal.say("a pull of %s is no stage that waits".formatted(typed));
   }
 
   /** Fasteners from a table. */
@@ -164,16 +145,10 @@ final class TorqueView extends VBox {
       for (var f : stated.get()) {
         session.keep(f, "");
       }
-      say("");
+      refusal.clear();
     } catch (IllegalArgumentException e) {
-      say("✕ " + e.getMessage());
+      refusal.say(e.getMessage());
     }
-  }
-
-  private void say(String words) {
-    refusal.setText(words);
-    refusal.setVisible(!words.isEmpty());
-    refusal.setManaged(!words.isEmpty());
   }
 
   private void refresh() {

@@ -2,6 +2,8 @@ package grandbore.desktop.breathing;
 
 import grandbore.book.CompressorCsv;
 import grandbore.core.combination.CompressorMap;
+import grandbore.desktop.controls.CsvFile;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -12,12 +14,11 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** The compressor's own map, loaded from its maker's table; without one the efficiency holds. */
 public final class CompressorRow extends VBox {
   private final Session session;
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
 
   CompressorRow(Session session) {
     super(4);
@@ -30,21 +31,10 @@ public final class CompressorRow extends VBox {
     var load = new Button("Load a compressor map");
     load.setId("compressor-load");
     load.setMinWidth(USE_PREF_SIZE);
-    load.setOnAction(
-        e -> {
-          var chooser = new FileChooser();
-          chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
-          var file = chooser.showOpenDialog(getScene().getWindow());
-          if (file != null) {
-            load(file.toPath());
-          }
-        });
+    load.setOnAction(e -> CsvFile.open(this, "Compressor map (CSV)", this::load));
     var drop = new Button("Without map");
     drop.setMinWidth(USE_PREF_SIZE);
     drop.setOnAction(e -> put(CompressorMap.NONE));
-    refusal.getStyleClass().add("refusal");
-    refusal.setWrapText(true);
-    say("");
     session
         .buildProperty()
         .subscribe(
@@ -68,21 +58,15 @@ public final class CompressorRow extends VBox {
   public void load(Path file) {
     try {
       put(CompressorCsv.read(Files.readString(file, StandardCharsets.UTF_8)));
-      say("");
+      refusal.clear();
     } catch (IOException e) {
-      say("✕ " + file.getFileName() + " could not be read: " + e.getMessage());
+      refusal.say(file.getFileName() + " could not be read: " + e.getMessage());
     } catch (IllegalArgumentException e) {
-      say("✕ " + e.getMessage());
+      refusal.say(e.getMessage());
     }
   }
 
   private void put(CompressorMap map) {
     session.edit("Compressor map", b -> b.with(b.combination().with("boost.map", map)));
-  }
-
-  private void say(String words) {
-    refusal.setText(words);
-    refusal.setVisible(!words.isEmpty());
-    refusal.setManaged(!words.isEmpty());
   }
 }

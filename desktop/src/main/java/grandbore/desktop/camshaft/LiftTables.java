@@ -4,6 +4,8 @@ import grandbore.book.LiftTableCsv;
 import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.valvetrain.Lobe;
+import grandbore.desktop.controls.CsvFile;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -15,19 +17,15 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 
 /** Measured lobes: brought in from a table, or taken out again so that the card counts. */
 public final class LiftTables extends VBox {
   private final Session session;
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
 
   public LiftTables(Session session) {
     super(6);
     this.session = session;
-    refusal.getStyleClass().add("refusal");
-    refusal.setWrapText(true);
-    say("");
     getChildren()
         .addAll(
             row("Intake lobe", "cam.intakeTable"),
@@ -42,15 +40,11 @@ public final class LiftTables extends VBox {
     bring.setId("bring-" + path.replace('.', '-'));
     bring.setMinWidth(USE_PREF_SIZE);
     bring.setOnAction(
-        e -> {
-          var chooser = new FileChooser();
-          chooser.setTitle(label + ": lift against crank angle (CSV)");
-          chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
-          var file = chooser.showOpenDialog(getScene().getWindow());
-          if (file != null) {
-            bringIn(label, path, file.toPath());
-          }
-        });
+        e ->
+            CsvFile.open(
+                this,
+                label + ": lift against crank angle (CSV)",
+                file -> bringIn(label, path, file)));
     var drop = new Button("Use the card");
     drop.setMinWidth(USE_PREF_SIZE);
     drop.setOnAction(
@@ -59,15 +53,12 @@ public final class LiftTables extends VBox {
     export.setId("export-" + path.replace('.', '-'));
     export.setMinWidth(USE_PREF_SIZE);
     export.setOnAction(
-        e -> {
-          var chooser = new FileChooser();
-          chooser.setTitle(label + ": lift against crank angle (CSV)");
-          chooser.setInitialFileName(label.replace(' ', '-').toLowerCase(Locale.ROOT) + ".csv");
-          var file = chooser.showSaveDialog(getScene().getWindow());
-          if (file != null) {
-            sendOut(path, file.toPath());
-          }
-        });
+        e ->
+            CsvFile.save(
+                this,
+                label + ": lift against crank angle (CSV)",
+                label.replace(' ', '-').toLowerCase(Locale.ROOT) + ".csv",
+                file -> sendOut(path, file)));
     session
         .buildProperty()
         .subscribe(
@@ -91,11 +82,11 @@ public final class LiftTables extends VBox {
     try {
       var table = LiftTableCsv.read(Files.readString(file, StandardCharsets.UTF_8));
       session.edit(label, b -> b.with(b.combination().with(path, table)));
-      say("");
+      refusal.clear();
     } catch (IOException e) {
-      say("✕ " + file.getFileName() + " could not be read: " + e.getMessage());
+      refusal.say(file.getFileName() + " could not be read: " + e.getMessage());
     } catch (RuntimeException e) {
-      say("✕ " + e.getMessage());
+      refusal.say(e.getMessage());
     }
   }
 
@@ -106,15 +97,9 @@ public final class LiftTables extends VBox {
     var lobe = path.equals("cam.intakeTable") ? Lobe.intake(c) : Lobe.exhaust(c);
     try {
       Files.writeString(file, LiftTableCsv.write(lobe.table(Provenance.CARD), build.units()));
-      say("");
+      refusal.clear();
     } catch (IOException e) {
-      say("✕ " + file.getFileName() + " could not be written: " + e.getMessage());
+      refusal.say(file.getFileName() + " could not be written: " + e.getMessage());
     }
-  }
-
-  private void say(String words) {
-    refusal.setText(words);
-    refusal.setVisible(!words.isEmpty());
-    refusal.setManaged(!words.isEmpty());
   }
 }

@@ -2,7 +2,10 @@ package grandbore.desktop.controls;
 
 import grandbore.desktop.session.Session;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /** The pieces that stations' pages are made of. */
@@ -25,6 +28,25 @@ public final class Page {
     label.getStyleClass().add("soft");
     label.setWrapText(true);
     return label;
+  }
+
+  /** A field for words, not numbers. */
+  public static TextField words(String id, String prompt, int columns) {
+    var field = new TextField();
+    field.setId(id);
+    field.setPromptText(prompt);
+    field.setAccessibleText(prompt);
+    field.setPrefColumnCount(columns);
+    field.getStyleClass().add("words");
+    return field;
+  }
+
+  /** A button that never gives up its words for room. */
+  public static Button button(String words, String id) {
+    var button = new Button(words);
+    button.setId(id);
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    return button;
   }
 
   public static Label part(String title) {
