@@ -46,6 +46,15 @@ final class Workbench implements AutoCloseable {
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.getStyleClass().add("flat-scroll");
+    // The skin keeps a picture of its content, which once outlived the page it showed.
+    scroll
+        .skinProperty()
+        .subscribe(
+            skin -> {
+              if (skin != null) {
+                scroll.lookup(".viewport").setCache(false);
+              }
+            });
     rail.chosenProperty()
         .subscribe(
             s -> {
