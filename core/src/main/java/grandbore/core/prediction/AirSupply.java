@@ -45,6 +45,19 @@ final class AirSupply {
     air = new Atmosphere(outsidePressure, chargeTemperature, 0);
   }
 
+  /** Takes over the pressure that another of the same kind has built up. */
+  void copyFrom(AirSupply o) {
+    gauge = o.gauge;
+    efficiency = o.efficiency;
+    if (gauge > 0) {
+      press(outsidePressure + gauge);
+    }
+  }
+
+  boolean fits(AirSupply o) {
+    return boost.kind() == o.boost.kind();
+  }
+
   Reservoir reservoir() {
     return air;
   }

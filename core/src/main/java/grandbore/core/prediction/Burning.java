@@ -27,6 +27,7 @@ final class Burning {
   private double residual;
   private double inTheEnd = BURNED_IN_THE_END;
   private double share;
+  private double shareBefore;
   private double zone;
   private double unburned;
   private double hot;
@@ -45,6 +46,7 @@ final class Burning {
     residual = o.residual;
     inTheEnd = o.inTheEnd;
     share = o.share;
+    shareBefore = o.shareBefore;
     zone = o.zone;
     unburned = o.unburned;
     hot = o.hot;
@@ -56,6 +58,7 @@ final class Burning {
     residual = burnedShare;
     inTheEnd = BURNED_IN_THE_END * FlameSpeed.firingShare(burnedShare);
     share = 0;
+    shareBefore = 0;
     zone = 0;
     knock = 0;
   }
@@ -100,11 +103,18 @@ final class Burning {
    * @return the angle, from where it was before, at which half was burned; NaN where not in it
    */
   double advance(double angle) {
-    double before = share;
+    shareBefore = share;
     afterSpark += angle;
     share = inTheEnd * burn.at(afterSpark);
     double half = 0.5 * inTheEnd;
-    return before < half && share >= half ? angle * (half - before) / (share - before) : Double.NaN;
+    return shareBefore < half && share >= half ? angle * partBefore(half) : Double.NaN;
+  }
+
+  /** Part of the last step in which less than this share was burned. */
+  private double partBefore(double limit) {
+    return share <= limit
+        ? 1
+        : shareBefore >= limit ? 0 : (limit - shareBefore) / (share - shareBefore);
   }
 
   boolean isOver() {
@@ -121,9 +131,10 @@ final class Burning {
     return lit && zone > SMALLEST_ZONE * mass;
   }
 
-  /** Follows the one zone there is before the flame has made a second. */
-  void follow(double kelvin) {
-    unburned = kelvin;
+  /** Compresses what has not burned, before the flame has made a zone of its own. */
+  void compress(double ratio) {
+    double g = gas.gamma(unburned, residual);
+    unburned *= Math.pow(ratio, (g - 1) / g);
   }
 
   /** Product of mass, gas constant and temperature of both zones, J, at a pressure. */
@@ -143,8 +154,9 @@ final class Burning {
 
   /** Adds a time at a state to the sum that ends in knock. */
   void feel(double pascal, double kelvin, double dt) {
-    if (share < END_GAS_GONE * BURNED_IN_THE_END && !Knock.isIdle(pascal, kelvin)) {
-      knock += dt * Knock.rate(delayScale, pascal, kelvin);
+    double part = partBefore(END_GAS_GONE * BURNED_IN_THE_END);
+    if (part > 0 && !Knock.isIdle(pascal, kelvin)) {
+      knock += part * dt * Knock.rate(delayScale, pascal, kelvin);
     }
   }
 }

@@ -6,6 +6,8 @@ import grandbore.core.waves.Pipe;
 abstract sealed class Collector permits MergeCollector, LogCollector {
   private final Pipe pipe;
   private final Copies copies;
+  private final Copies.Receiver receiver = this::receive;
+  private Copies.Reflection reflection;
   private CylinderUnit solved;
   final double[] flows = new double[Replay.FIELDS];
 
@@ -20,6 +22,19 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
 
   void join(CylinderUnit unit) {
     solved = unit;
+    reflection = unit::exhaustReflection;
+  }
+
+  boolean fits(Collector o) {
+    return getClass() == o.getClass() && copies.fits(o.copies);
+  }
+
+  void copyFrom(Collector o) {
+    copies.copyFrom(o.copies);
+    switch (this) {
+      case MergeCollector m -> m.copyGas((MergeCollector) o);
+      case LogCollector l -> l.copyGas((LogCollector) o);
+    }
   }
 
   final void freshen(double share) {
@@ -29,7 +44,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   /** Couples the primaries and the pipe; the solved primary's flow goes to {@link #flows}. */
   abstract void coupleInside(double dt);
 
-  /** Takes a copy's flow. */
+  /** Takes a copy's flow, its enthalpy and burned share those of its own gas. */
   abstract void receive(double[] copy, double dt);
 
   /** The longest step that its own cell stands, s. */
@@ -38,12 +53,13 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   /** Where the primaries meet, Pa. */
   abstract double pressure();
 
-  abstract double enthalpy();
-
-  abstract double burned();
+  /** The pressure that the flows of the last step met, Pa. */
+  abstract double met();
 
   /** Acoustic admittance of the solved primary, kg/(s Pa). */
-  abstract double admittance();
+  final double admittance() {
+    return solved.exhaust().admittance(false);
+  }
 
   abstract double mass();
 
@@ -55,16 +71,12 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
       return;
     }
     double phase = solved.cylinder().phase();
+    double before = pressure();
     copies.play(
-        phase,
-        pressure(),
-        enthalpy(),
-        burned(),
-        solved.exhaust().echoTime() * speed,
-        admittance(),
-        solved::exhaustReflection,
-        f -> receive(f, dt));
+        dt, phase, before, solved.exhaust().echoTime() * speed, admittance(), reflection, receiver);
     coupleInside(dt);
+    copies.hear(phase, met() - before);
+    flows[Replay.PRESSURE] = met();
     copies.record(phase, flows);
   }
 

@@ -8,9 +8,9 @@ import java.util.List;
  * their phases, each answering the pressure that it meets there.
  */
 final class Copies {
-  /** Takes one copy's flow: mass, momentum, energy and burned mass, kg/s, N and W. */
+  /** Takes one copy's flow: as {@link Replay} keeps it, the answer in its mass. */
   interface Receiver {
-    void receive(double[] flows);
+    void receive(double[] flows, double dt);
   }
 
   private final int count;
@@ -28,6 +28,19 @@ final class Copies {
     }
   }
 
+  /** Takes over what as many others did. */
+  void copyFrom(Copies o) {
+    replay.copyFrom(o.replay);
+    for (int k = 0; k < count; k++) {
+      echoes.get(k).copyFrom(o.echoes.get(k));
+    }
+  }
+
+  /** Whether there are as many as of another. */
+  boolean fits(Copies o) {
+    return count == o.count;
+  }
+
   /** Sets the share of the new cycle in what is played. */
   void freshen(double share) {
     replay.freshen(share);
@@ -41,14 +54,14 @@ final class Copies {
   /**
    * Hands the copies' flows over.
    *
+   * @param dt step, s
    * @param delay crank angle a wave takes up and down the pipe, rad
    * @param admittance of the pipe, kg/(s Pa)
    */
   void play(
+      double dt,
       double phase,
       double pressure,
-      double enthalpy,
-      double burned,
       double delay,
       double admittance,
       Reflection reflection,
@@ -64,8 +77,16 @@ final class Copies {
       replay.at(at, copy);
       double answer =
           echoes.get(k).answer(now, back, pressure - copy[Replay.PRESSURE], reflection.at(at));
-      Replay.answer(copy, answer * admittance, enthalpy, burned);
-      receiver.receive(copy);
+      copy[0] += answer * admittance;
+      receiver.receive(copy, dt);
+    }
+  }
+
+  /** The pressure has gone on rising by so much within the step, Pa. */
+  void hear(double phase, double rise) {
+    int now = Echo.row(phase);
+    for (int k = 1; replay.isReady() && k < count; k++) {
+      echoes.get(k).hear(now, rise);
     }
   }
 

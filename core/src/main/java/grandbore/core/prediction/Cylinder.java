@@ -15,6 +15,9 @@ final class Cylinder implements Reservoir {
 
   private static final double POLYTROPIC = 1.33;
 
+  /** Pressure is not told further ahead than this share of itself. */
+  private static final double MOST_AHEAD = 0.1;
+
   /** Crank angle after which no flame is looked for any more, rad after top centre. */
   private static final double LATEST = 2.4;
 
@@ -42,6 +45,8 @@ final class Cylinder implements Reservoir {
   private double temperature;
   private double burned;
 
+  private double trend;
+  private double midway;
   private boolean closed;
   private double sparkAdvance;
 
@@ -103,6 +108,15 @@ final class Cylinder implements Reservoir {
     referenceVolume = o.referenceVolume;
   }
 
+  /** Takes over another cylinder's charge, the one it closed in last with it. */
+  void startFrom(Cylinder o) {
+    copyFrom(o);
+    if (o.closing != null) {
+      closing = twin();
+      closing.copyFrom(o.closing);
+    }
+  }
+
   /** Volume of the gas that is not in the crevice, m³. */
   private double gasVolume(double at) {
     return geometry.volume(at) - crevice.volume();
@@ -147,6 +161,11 @@ final class Cylinder implements Reservoir {
     closed = false;
   }
 
+  /** Tells what the pressure will be after an angle if it goes on as it did. */
+  void lookAhead(double angle) {
+    midway = pressure + Math.clamp(trend * angle, -MOST_AHEAD * pressure, MOST_AHEAD * pressure);
+  }
+
   /** Moves the crank on by a step, after the step's flows are in. */
   void advance(double dt, double angle, double meanPistonSpeed) {
     double next = phase + angle;
@@ -170,8 +189,10 @@ final class Cylinder implements Reservoir {
       }
       burnedMass = burning.burnedMass(mass);
     }
+    double before = pressure;
     double done = expand(gasVolume(next));
     work += done;
+    trend = (pressure - before) / angle;
     boolean gasExchange = next > Math.PI && next <= 3 * Math.PI;
     totals.add(done, gasExchange, pressure, next);
     if (closed) {
@@ -207,21 +228,34 @@ final class Cylinder implements Reservoir {
     double before = pressure;
     double energyBefore = energy;
     double unburnedBefore = burning.unburnedTemperature();
+    boolean oneZone = burning.isLit() && !burning.hasTwoZones(mass);
     burned = Math.clamp(burnedMass / mass, 0, 1);
     double p = before;
     for (int pass = 0; pass < 3; pass++) {
       energy = energyBefore - 0.5 * (before + p) * dv;
       p = solve(newVolume, p / before, unburnedBefore);
     }
+    if (oneZone) {
+      burning.compress(p / before);
+    }
     pressure = p;
     volume = newVolume;
     return energyBefore - energy;
   }
 
+  /**
+   * @param sinceSpark crank angle, less than nothing: the spark falls within the step
+   */
   private void light(double meanPistonSpeed, double sinceSpark) {
+    double g = gas.gamma(temperature, burned);
+    double closer = volume / gasVolume(phase - sinceSpark);
     burning.light(
         burnAngles.at(
-            meanPistonSpeed, geometry.meanHeightAtTop(), temperature, pressure, burning.residual()),
+            meanPistonSpeed,
+            geometry.meanHeightAtTop(),
+            temperature * Math.pow(closer, g - 1),
+            pressure * Math.pow(closer, g),
+            burning.residual()),
         sinceSpark,
         mass + crevice.mass(),
         temperature);
@@ -236,9 +270,6 @@ final class Cylinder implements Reservoir {
       return sum / newVolume;
     }
     temperature = gas.temperature(energy / mass, burned, temperature);
-    if (burning.isLit()) {
-      burning.follow(temperature);
-    }
     return mass * gas.hotConstant(temperature, burned) * temperature / newVolume;
   }
 
@@ -324,6 +355,11 @@ final class Cylinder implements Reservoir {
   @Override
   public double pressure() {
     return pressure;
+  }
+
+  @Override
+  public double pressureMidway() {
+    return midway;
   }
 
   @Override

@@ -10,6 +10,9 @@ final class CylinderUnit {
   /** Share that comes back from a shut valve, the losses of the way taken off. */
   private static final double WALL_REFLECTION = 0.7;
 
+  /** While both valves are shut the charge burns in steps no longer than this, rad. */
+  private static final double CLOSED_STEP = Math.toRadians(1);
+
   private final Cylinder cylinder;
   private final Pipe intake;
   private final Pipe exhaust;
@@ -43,8 +46,11 @@ final class CylinderUnit {
     this.number = number;
     var c = parts.combination();
     cylinder = parts.cylinder(phase, clearance);
-    intake = parts.intakePipe(mean ? parts.meanRunnerLength() : c.intake().runnerLength(number));
-    exhaust = parts.exhaustPipe();
+    intake =
+        parts
+            .piping()
+            .intakePipe(mean ? parts.piping().meanRunnerLength() : c.intake().runnerLength(number));
+    exhaust = parts.piping().exhaustPipe();
     intakeShare = mean ? parts.meanIntakeShare() : c.heads().intakeShare(number);
     exhaustShare = mean ? parts.meanExhaustShare() : c.heads().exhaustShare(number);
     intakeLift = parts.intakeValve().still();
@@ -67,6 +73,7 @@ final class CylinderUnit {
   /** Finds the flow through both valves. */
   void coupleValves(double dt, double halfAngle) {
     double phase = cylinder.phase() + halfAngle;
+    cylinder.lookAhead(halfAngle);
     double lift = intakeLift.at(phase);
     double outLift = exhaustLift.at(phase);
     boolean shut = lift <= 0 && outLift <= 0;
@@ -90,11 +97,15 @@ final class CylinderUnit {
   /** Moves the gas in the cylinder on; returns true where a cycle has ended. */
   boolean advance(double dt, double angle, double meanPistonSpeed) {
     double before = cylinder.phase();
-    cylinder.advance(dt, angle, meanPistonSpeed);
-    if (cylinder.phase() < before) {
-      loads.end();
+    int parts = cylinder.isClosed() ? (int) Math.ceil(angle / CLOSED_STEP * (1 - 1e-9)) : 1;
+    for (int k = 0; k < parts; k++) {
+      double from = cylinder.phase();
+      cylinder.advance(dt / parts, angle / parts, meanPistonSpeed);
+      if (cylinder.phase() < from) {
+        loads.end();
+      }
+      loads.feel(cylinder.phase(), cylinder.pressure(), angle / dt);
     }
-    loads.feel(cylinder.phase(), cylinder.pressure(), angle / dt);
     if (cylinder.phase() < before) {
       lastInducted = inducted;
       lastPortMach = portMach;

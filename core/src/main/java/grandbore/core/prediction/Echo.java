@@ -16,6 +16,12 @@ final class Echo {
   private final double[] sent = new double[ROWS];
   private int row = -1;
 
+  /** Takes over the waves that another has under way. */
+  void copyFrom(Echo o) {
+    System.arraycopy(o.sent, 0, sent, 0, ROWS);
+    row = o.row;
+  }
+
   /** The row of a phase, rad. */
   static int row(double phase) {
     return (int) (phase * PER_RADIAN) % ROWS;
@@ -50,5 +56,10 @@ final class Echo {
     sent[now] = send;
     row = now;
     return 2 * returned - heard;
+  }
+
+  /** The difference has changed within the step, Pa. */
+  void hear(int now, double more) {
+    sent[now] += more;
   }
 }

@@ -10,8 +10,12 @@ import java.util.List;
  * ExhaustSide}. A network with copies holds one cylinder and plays its flows again for the others.
  */
 final class EngineNetwork {
-  private static final double STEP = Math.toRadians(1);
   private static final double MOST_PARTS = 200;
+
+  private static final double SAME_PHASE = 1e-6;
+
+  /** Friction and heat of the walls are found anew after so much of a turn, rad. */
+  private static final double WALL_REFRESH = Math.toRadians(8);
 
   private final List<CylinderUnit> units = new ArrayList<>();
   private final List<Pipe> pipes = new ArrayList<>();
@@ -20,8 +24,11 @@ final class EngineNetwork {
   private final IntakeSide intake;
   private final ExhaustSide exhaust;
   private final int cylinders;
+  private double step;
   private final Pipe.Steps gas;
+  private int wallSteps;
   private long steps;
+  private long crankSteps;
 
   /**
    * @param copies whether one cylinder stands for all
@@ -32,6 +39,7 @@ final class EngineNetwork {
     var c = parts.combination();
     var bottom = c.bottomEnd();
     cylinders = bottom.cylinders();
+    turnBy(parts.step());
     supply = new AirSupply(parts);
     intake = new IntakeSide(parts, supply, copies);
     exhaust = new ExhaustSide(parts, copies ? 1 : bottom.banks(), copies);
@@ -50,6 +58,42 @@ final class EngineNetwork {
     }
     pipes.addAll(exhaust.pipes());
     gas = Pipe.together(parts.gas(), pipes);
+  }
+
+  /**
+   * Starts from where another network stands, of the same or another engine, where that one's parts
+   * pair with this one's; returns whether they do.
+   */
+  boolean startFrom(EngineNetwork o) {
+    boolean fits =
+        parts.gas() == o.parts.gas()
+            && Fits.inPairs(units, o.units, (mine, other) -> firesAlike(mine, o, other))
+            && pipes.size() == o.pipes.size()
+            && supply.fits(o.supply)
+            && intake.fits(o.intake)
+            && exhaust.fits(o.exhaust);
+    if (fits) {
+      for (int k = 0; k < pipes.size(); k++) {
+        pipes.get(k).copyFrom(o.pipes.get(k));
+      }
+      for (int k = 0; k < units.size(); k++) {
+        units.get(k).cylinder().startFrom(o.units.get(k).cylinder());
+      }
+      supply.copyFrom(o.supply);
+      intake.copyFrom(o.intake);
+      exhaust.copyFrom(o.exhaust);
+    }
+    return fits;
+  }
+
+  private boolean firesAlike(CylinderUnit mine, EngineNetwork o, CylinderUnit other) {
+    double off = sinceFirst(mine) - o.sinceFirst(other);
+    return mine.number() == other.number()
+        && Math.abs(Math.IEEEremainder(off, Cylinder.CYCLE)) < SAME_PHASE;
+  }
+
+  private double sinceFirst(CylinderUnit unit) {
+    return unit.cylinder().phase() - units.getFirst().cylinder().phase();
   }
 
   /** Whether one cylinder and its copies make this engine: all alike and evenly spaced. */
@@ -72,7 +116,11 @@ final class EngineNetwork {
    * steps, so that cycles can be compared; where waves are too fast for one, it is taken in parts.
    */
   double step(double speed, double meanPistonSpeed) {
-    double left = STEP;
+    // At the same angles of every cycle, so that cycles can be compared.
+    if (crankSteps++ % wallSteps == 0) {
+      gas.refreshWalls();
+    }
+    double left = step;
     while (left > 0) {
       double dt = stableStep();
       double parts1 = Math.ceil(left / (dt * speed) * (1 - 1e-9));
@@ -83,7 +131,13 @@ final class EngineNetwork {
       move(angle / speed, angle, meanPistonSpeed);
       left = parts1 <= 1 ? 0 : left - angle;
     }
-    return STEP;
+    return step;
+  }
+
+  /** Sets the step of the crank, rad. */
+  final void turnBy(double rad) {
+    step = rad;
+    wallSteps = Math.max(1, (int) Math.rint(WALL_REFRESH / step));
   }
 
   /** Sets the share of the new cycle in what the copies play. */

@@ -1,7 +1,6 @@
 package grandbore.core.prediction;
 
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combustion.BurnAngles;
 import grandbore.core.combustion.HeatTransfer;
@@ -15,55 +14,17 @@ import grandbore.core.geometry.SliderCrank;
 import grandbore.core.prediction.CylinderGeometry.Walls;
 import grandbore.core.valvetrain.ValveMotion;
 import grandbore.core.waves.Atmosphere;
-import grandbore.core.waves.Junction;
 import grandbore.core.waves.Nozzle;
-import grandbore.core.waves.Pipe;
-import grandbore.core.waves.PipeShape;
-import grandbore.core.waves.PipeShape.Section;
-import java.util.List;
 import java.util.Set;
 
 /** A combination's parts as the solver wants them: made once, shared by all speeds. */
 final class EngineParts {
-  /** Wall temperatures, K, usual for a warm engine wide open; friction and heat multiples. */
-  private static final double INSULATED_WALL = 315;
-
-  private static final double HEAD_WALL = 325;
-  private static final double COOLANT_WALL = 345;
-  private static final double HEATED_WALL = 365;
-  private static final double PORT_WALL = 370;
-  private static final double EXHAUST_PORT_WALL = 550;
-  private static final double HEADER_WALL = 800;
-  private static final double MANIFOLD_WALL = 750;
-  private static final double COLLECTOR_WALL = 700;
-  private static final double TAIL_WALL = 600;
-
-  /** Between both banks' pipes, m. */
-  private static final double BALANCE_LENGTH = 0.35;
-
-  private static final double RUNNER_FRICTION = 1.5;
-  private static final double PORT_HEAT = 2;
-  private static final double EXHAUST_FRICTION = 1.5;
-  private static final double EXHAUST_HEAT = 2;
-
-  /** End correction of an unflanged open end in radii (Levine and Schwinger 1948). */
-  private static final double END_CORRECTION = 0.6133;
-
   /** Share of the fuel whose evaporation cools the air before the valve. */
   private static final double EVAPORATED_GASOLINE = 0.6;
 
   private static final double EVAPORATED_ALCOHOL = 0.3;
   private static final double INJECTED_SHARE = 1.0 / 3;
 
-  /**
-   * Velocity heads lost in a right-angled bend of 1 to 1.5 diameters (D. S. Miller, Internal Flow
-   * Systems, 1978: 0.2 to 0.35; from memory); headers turn by two and a half of them in all, the
-   * branches of a cast manifold by two.
-   */
-  private static final double BEND = 0.3;
-
-  private static final double HEADER_BENDS = 0.75;
-  private static final double MANIFOLD_BENDS = 0.6;
   private static final double BENCH_DEPRESSION = 28 * 249.08891;
 
   /** Flow coefficient of a runner's mouth with a worked radius. */
@@ -86,7 +47,7 @@ final class EngineParts {
   private static final double FREE_SYSTEM = 0.02;
 
   private final Combination c;
-  private final Mesh mesh;
+  private final double step;
   private final WorkingGas gas;
   private final ValveMotion intakeValve;
   private final ValveMotion exhaustValve;
@@ -97,6 +58,7 @@ final class EngineParts {
   private final double exhaustOpens;
   private final Set<Relief> relief;
   private final Walls walls;
+  private final Piping piping;
 
   EngineParts(Combination c, Mesh mesh) {
     this(c, mesh, 0, Relief.NONE, Walls.HOT);
@@ -109,7 +71,7 @@ final class EngineParts {
   EngineParts(Combination c, Mesh mesh, double nitrousPerAir, Set<Relief> relief, Walls walls) {
     this.c = c;
     this.walls = walls;
-    this.mesh = mesh;
+    step = mesh.step();
     this.relief = relief;
     var w = c.weather();
     gas =
@@ -133,6 +95,7 @@ final class EngineParts {
     var b = c.bottomEnd();
     crank = b.crank();
     rodMotion = new RodLoads.Motion(crank);
+    piping = new Piping(c, mesh, gas, relief, chargeTemperature());
   }
 
   Cylinder cylinder(double phase, double clearance) {
@@ -182,154 +145,12 @@ final class EngineParts {
     return crank;
   }
 
-  double meanRunnerLength() {
-    return c.intake().runnerLength().si()
-        + c.intake().runnerChanges().stream().mapToDouble(r -> r).average().orElse(0);
-  }
-
   double meanIntakeShare() {
     return c.heads().intakeShares().stream().mapToDouble(r -> r).average().orElse(1);
   }
 
   double meanExhaustShare() {
     return c.heads().exhaustShares().stream().mapToDouble(r -> r).average().orElse(1);
-  }
-
-  private double runnerWall() {
-    return switch (c.intake().heating()) {
-      case INSULATED -> INSULATED_WALL;
-      case HEAD_ONLY -> HEAD_WALL;
-      case COOLANT -> COOLANT_WALL;
-      case EXHAUST -> HEATED_WALL;
-    };
-  }
-
-  /** Friction and bends count unless they are taken away. */
-  private double friction(double multiple, Relief which) {
-    return relief.contains(which) ? 0 : multiple;
-  }
-
-  Pipe intakePipe(double length) {
-    var in = c.intake();
-    double entry = in.runnerEntry().si();
-    double correction = END_CORRECTION * Math.sqrt(entry / Math.PI);
-    double port = c.heads().intakePortArea();
-    var shape =
-        new PipeShape(
-            List.of(
-                new Section(
-                    length + correction,
-                    entry,
-                    in.runnerExit().si(),
-                    runnerWall(),
-                    friction(RUNNER_FRICTION, Relief.RUNNER),
-                    1,
-                    friction(BEND * in.runnerTurn().si() / (Math.PI / 2), Relief.RUNNER)),
-                new Section(
-                    c.heads().intakePortLength().si(),
-                    0.5 * (in.runnerExit().si() + port),
-                    port,
-                    PORT_WALL,
-                    friction(RUNNER_FRICTION, Relief.RUNNER),
-                    PORT_HEAT,
-                    0)));
-    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.intake()));
-    pipe.fill(c.weather().pressure().si(), chargeTemperature(), 0);
-    return pipe;
-  }
-
-  Pipe exhaustPipe() {
-    double port = c.heads().exhaustPortArea();
-    double primary = circle(c.exhaust().primaryDiameter().si());
-    boolean cast = c.exhaust().kind() == Exhaust.Kind.CAST_MANIFOLD;
-    var shape =
-        new PipeShape(
-            List.of(
-                new Section(
-                    c.heads().exhaustPortLength().si(),
-                    port,
-                    port,
-                    EXHAUST_PORT_WALL,
-                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
-                    2 * EXHAUST_HEAT,
-                    0),
-                new Section(
-                    c.exhaust().primaryLength().si(),
-                    primary,
-                    primary,
-                    cast ? MANIFOLD_WALL : HEADER_WALL,
-                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
-                    EXHAUST_HEAT,
-                    friction(cast ? MANIFOLD_BENDS : HEADER_BENDS, Relief.EXHAUST_PIPES))));
-    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.exhaust()));
-    pipe.fill(c.weather().pressure().si(), 900, 1);
-    return pipe;
-  }
-
-  /** A round pipe, its end open to the air or joined to the next. */
-  private Pipe round(double length, double diameter, double wall, double bends, boolean open) {
-    double area = circle(diameter);
-    var shape =
-        new PipeShape(
-            List.of(
-                new Section(
-                    length + (open ? END_CORRECTION * diameter / 2 : 0),
-                    area,
-                    area,
-                    wall,
-                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
-                    EXHAUST_HEAT,
-                    friction(bends, Relief.EXHAUST_PIPES))));
-    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.exhaust()));
-    pipe.fill(c.weather().pressure().si(), 900, 1);
-    return pipe;
-  }
-
-  Pipe collectorPipe(boolean open) {
-    var x = c.exhaust();
-    return round(x.collectorLength().si(), x.collectorDiameter().si(), COLLECTOR_WALL, 0, open);
-  }
-
-  Pipe secondaryPipe() {
-    var x = c.exhaust();
-    return round(x.secondaryLength().si(), x.secondaryDiameter().si(), COLLECTOR_WALL, BEND, false);
-  }
-
-  Pipe tailPipe() {
-    var x = c.exhaust();
-    boolean open = x.outlet() == Exhaust.Outlet.OPEN;
-    return round(x.tailLength().si(), x.collectorDiameter().si(), TAIL_WALL, BEND, open);
-  }
-
-  Pipe balancePipe() {
-    var x = c.exhaust();
-    return round(BALANCE_LENGTH, x.balanceDiameter().si(), TAIL_WALL, 0, false);
-  }
-
-  /** A cell where pipes of this area together narrow or widen into one of a diameter. */
-  Junction merge(double area, double diameter) {
-    return new Junction(
-        gas,
-        MergeCollector.MERGE_LENGTH * 0.5 * (area + circle(diameter)) * diameter,
-        c.weather().pressure().si(),
-        900,
-        1);
-  }
-
-  double primaryArea() {
-    return circle(c.exhaust().primaryDiameter().si());
-  }
-
-  double secondaryArea() {
-    return circle(c.exhaust().secondaryDiameter().si());
-  }
-
-  double collectorArea() {
-    return circle(c.exhaust().collectorDiameter().si());
-  }
-
-  private static double circle(double diameter) {
-    return Math.PI / 4 * diameter * diameter;
   }
 
   /** Effective area of all carburettors or throttles of a manifold, of one where separate, m². */
@@ -375,6 +196,15 @@ final class EngineParts {
 
   Combination combination() {
     return c;
+  }
+
+  Piping piping() {
+    return piping;
+  }
+
+  /** Step of the crank, rad. */
+  double step() {
+    return step;
   }
 
   WorkingGas gas() {

@@ -32,14 +32,17 @@ final class ExhaustSide {
     stepped = x.kind() == Exhaust.Kind.STEPPED;
     groups = stepped ? groupsOf(bank) : 1;
     boolean balanced = x.balance() == Exhaust.Balance.PIPE && banks == 2;
-    var balance = balanced ? keep(parts.balancePipe()) : null;
+    var balance = balanced ? keep(parts.piping().balancePipe()) : null;
     for (int b = 0; b < banks; b++) {
-      var collector = keep(parts.collectorPipe(!continues(x)));
+      var collector = keep(parts.piping().collectorPipe(!continues(x)));
       if (stepped) {
-        var second = parts.merge(groups * parts.secondaryArea(), x.collectorDiameter().si());
+        var second =
+            parts
+                .piping()
+                .merge(groups * parts.piping().secondaryArea(), x.collectorDiameter().si());
         second.join(collector, true, -1);
         for (int g = 0; g < groups; g++) {
-          var pipe = keep(parts.secondaryPipe());
+          var pipe = keep(parts.piping().secondaryPipe());
           collectors.add(
               new MergeCollector(parts, pipe, x.secondaryDiameter().si(), bank / groups, false));
           second.join(pipe, false, MergeCollector.MERGE_COSINE);
@@ -53,8 +56,9 @@ final class ExhaustSide {
       }
       var last = collector;
       if (continues(x)) {
-        last = keep(parts.tailPipe());
-        var joint = parts.merge(parts.collectorArea(), x.collectorDiameter().si());
+        last = keep(parts.piping().tailPipe());
+        var joint =
+            parts.piping().merge(parts.piping().collectorArea(), x.collectorDiameter().si());
         joint.join(collector, false, 1);
         joint.join(last, true, -1);
         if (balanced) {
@@ -62,7 +66,7 @@ final class ExhaustSide {
         }
         junctions.add(joint);
       }
-      outlets.add(new Outlet(parts, last, parts.collectorArea()));
+      outlets.add(new Outlet(parts, last, parts.piping().collectorArea()));
     }
   }
 
@@ -99,6 +103,26 @@ final class ExhaustSide {
 
   List<Pipe> pipes() {
     return pipes;
+  }
+
+  /** Whether another stands so that its gas can be taken over. */
+  boolean fits(ExhaustSide o) {
+    return collectors.size() == o.collectors.size()
+        && junctions.size() == o.junctions.size()
+        && Fits.inPairs(collectors, o.collectors, Collector::fits)
+        && Fits.inPairs(outlets, o.outlets, Outlet::fits);
+  }
+
+  void copyFrom(ExhaustSide o) {
+    for (int k = 0; k < collectors.size(); k++) {
+      collectors.get(k).copyFrom(o.collectors.get(k));
+    }
+    for (int k = 0; k < junctions.size(); k++) {
+      junctions.get(k).copyFrom(o.junctions.get(k));
+    }
+    for (int k = 0; k < outlets.size(); k++) {
+      outlets.get(k).copyFrom(o.outlets.get(k));
+    }
   }
 
   void freshen(double share) {

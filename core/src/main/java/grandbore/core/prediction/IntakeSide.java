@@ -88,6 +88,17 @@ final class IntakeSide {
     }
   }
 
+  /** Whether another stands so that its gas can be taken over. */
+  boolean fits(IntakeSide o) {
+    return Fits.inPairs(plenums, o.plenums, Plenum::fits);
+  }
+
+  void copyFrom(IntakeSide o) {
+    for (int k = 0; k < plenums.size(); k++) {
+      plenums.get(k).copyFrom(o.plenums.get(k));
+    }
+  }
+
   void freshen(double share) {
     plenums.forEach(p -> p.freshen(share));
   }

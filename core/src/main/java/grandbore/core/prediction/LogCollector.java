@@ -21,17 +21,22 @@ final class LogCollector extends Collector {
   private final PipeEnd outlet;
   private final double branchArea;
   private final double openArea;
+  private double met;
 
   LogCollector(EngineParts parts, Pipe pipe, int sharers, boolean live) {
     super(pipe, sharers, live);
     gas = parts.gas();
-    branchArea = parts.primaryArea();
+    branchArea = parts.piping().primaryArea();
     double d = Math.sqrt(4 * branchArea / Math.PI);
-    openArea = sharers * branchArea + parts.collectorArea();
-    double volume = sharers * LOG_PITCH * d * parts.collectorArea();
+    openArea = sharers * branchArea + parts.piping().collectorArea();
+    double volume = sharers * LOG_PITCH * d * parts.piping().collectorArea();
     log = new Volume(gas, volume, parts.combination().weather().pressure().si(), 900, 1);
     outlet = new PipeEnd(gas, pipe, true, log);
-    outlet.open(TURN * parts.collectorArea());
+    outlet.open(TURN * parts.piping().collectorArea());
+  }
+
+  void copyGas(LogCollector o) {
+    log.copyFrom(o.log);
   }
 
   @Override
@@ -44,7 +49,7 @@ final class LogCollector extends Collector {
 
   @Override
   void coupleInside(double dt) {
-    flows[Replay.PRESSURE] = log.pressure();
+    met = log.pressure();
     for (int i = 0; i < branches.size(); i++) {
       branches.get(i).couple(dt);
     }
@@ -59,7 +64,13 @@ final class LogCollector extends Collector {
 
   @Override
   void receive(double[] copy, double dt) {
+    Replay.carry(copy, gas.enthalpy(log.temperature(), log.burned()), log.burned());
     log.receive(copy[0] * dt, copy[2] * dt, copy[3] * dt);
+  }
+
+  @Override
+  double met() {
+    return met;
   }
 
   @Override
@@ -70,21 +81,6 @@ final class LogCollector extends Collector {
   @Override
   double pressure() {
     return log.pressure();
-  }
-
-  @Override
-  double enthalpy() {
-    return gas.enthalpy(log.temperature(), log.burned());
-  }
-
-  @Override
-  double burned() {
-    return log.burned();
-  }
-
-  @Override
-  double admittance() {
-    return branches.getLast().admittance();
   }
 
   @Override

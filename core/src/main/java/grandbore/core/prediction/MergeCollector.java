@@ -12,14 +12,16 @@ final class MergeCollector extends Collector {
   static final double MERGE_LENGTH = 1;
 
   private final Junction junction;
-  private final double copiesArea;
   private int solved = -1;
 
   MergeCollector(EngineParts parts, Pipe pipe, double diameter, int sharers, boolean live) {
     super(pipe, sharers, live);
-    junction = parts.merge(sharers * parts.primaryArea(), diameter);
-    copiesArea = live ? (sharers - 1) * parts.primaryArea() : 0;
+    junction = parts.piping().merge(sharers * parts.piping().primaryArea(), diameter);
     junction.join(pipe, true, -1);
+  }
+
+  void copyGas(MergeCollector o) {
+    junction.copyFrom(o.junction);
   }
 
   @Override
@@ -32,37 +34,26 @@ final class MergeCollector extends Collector {
   void coupleInside(double dt) {
     junction.couple(dt);
     junction.branchFlow(solved, flows);
-    flows[Replay.PRESSURE] = junction.pressure();
   }
 
   @Override
   void receive(double[] copy, double dt) {
-    junction.add(copy[0], copy[1], copy[2], copy[3], copy[Junction.ARRIVING]);
+    junction.add(copy, admittance());
+  }
+
+  @Override
+  double met() {
+    return junction.met();
   }
 
   @Override
   double stableStep() {
-    return junction.stableStep(copiesArea);
+    return Double.MAX_VALUE;
   }
 
   @Override
   double pressure() {
     return junction.pressure();
-  }
-
-  @Override
-  double enthalpy() {
-    return junction.enthalpy();
-  }
-
-  @Override
-  double burned() {
-    return junction.burned();
-  }
-
-  @Override
-  double admittance() {
-    return junction.admittance(solved);
   }
 
   @Override

@@ -71,6 +71,21 @@ final class Outlet {
     }
   }
 
+  boolean fits(Outlet o) {
+    return (housing == null) == (o.housing == null) && (silencer == null) == (o.silencer == null);
+  }
+
+  void copyFrom(Outlet o) {
+    if (housing != null) {
+      housing.copyFrom(o.housing);
+      gate = o.gate;
+      gate(0);
+    }
+    if (silencer != null) {
+      silencer.copyFrom(o.silencer);
+    }
+  }
+
   /** Power of the turbine since the last call, J. */
   double takeTurbineWork() {
     double taken = turbineWork;

@@ -14,6 +14,8 @@ final class Plenum {
   private final Copies copies;
   private final double openArea;
   private final double[] flows = new double[Replay.FIELDS];
+  private final Copies.Receiver receiver = this::receive;
+  private Copies.Reflection reflection;
   private CylinderUnit solved;
   private double pressureSum;
   private double elapsed;
@@ -37,6 +39,16 @@ final class Plenum {
     mouth.open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
     mouths.add(mouth);
     solved = unit;
+    reflection = unit::intakeReflection;
+  }
+
+  boolean fits(Plenum o) {
+    return copies.fits(o.copies);
+  }
+
+  void copyFrom(Plenum o) {
+    volume.copyFrom(o.volume);
+    copies.copyFrom(o.copies);
   }
 
   void freshen(double share) {
@@ -60,14 +72,19 @@ final class Plenum {
     flows[Replay.PRESSURE] = volume.pressure();
     copies.record(phase, flows);
     copies.play(
+        dt,
         phase,
         volume.pressure(),
-        parts.gas().enthalpy(volume.temperature(), volume.burned()),
-        volume.burned(),
         solved.intake().echoTime() * speed,
-        mouth.admittance(),
-        solved::intakeReflection,
-        f -> volume.receive(f[0] * dt, f[2] * dt, f[3] * dt));
+        solved.intake().admittance(true),
+        reflection,
+        receiver);
+  }
+
+  private void receive(double[] copy, double dt) {
+    Replay.carry(
+        copy, parts.gas().enthalpy(volume.temperature(), volume.burned()), volume.burned());
+    volume.receive(copy[0] * dt, copy[2] * dt, copy[3] * dt);
   }
 
   /** Finds pressure and temperature after all flows of the step are in. */

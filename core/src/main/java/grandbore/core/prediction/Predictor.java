@@ -1,19 +1,25 @@
 package grandbore.core.prediction;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 
 /** Predicts curves: the speeds shared out over the processors, each started from its neighbour. */
 public final class Predictor implements AutoCloseable {
+  /** A trace has a row each so much of a turn, rad. */
+  private static final double TRACED_STEP = Math.toRadians(1);
+
   private final int workers;
   private final ExecutorService pool;
 
@@ -49,6 +55,32 @@ public final class Predictor implements AutoCloseable {
   }
 
   /**
+   * The live curve, each speed started from where that speed's last run ended and kept for the
+   * next: for curves of one engine edited bit by bit. What it comes to depends on the runs before
+   * by less than the change that counts as settled.
+   *
+   * @param each told of every point as it stands, from a worker's thread
+   * @param cancelled asked once a cycle
+   * @throws CancellationException where it was cancelled
+   */
+  public Curve predictNext(
+      BuiltEngine engine,
+      List<Double> speeds,
+      Starts starts,
+      Consumer<CurvePoint> each,
+      BooleanSupplier cancelled) {
+    var live = Fidelity.LIVE;
+    var job = new Job(engine, live, live.mesh(), Relief.NONE, starts);
+    // No speed hangs on its neighbour's, so that whoever is free takes the next.
+    var left = new ConcurrentLinkedDeque<>(speeds.stream().sorted().toList());
+    var sources = new ArrayList<Supplier<Double>>();
+    for (int k = 0; k < workers; k++) {
+      sources.add(k % 2 == 0 ? left::pollFirst : left::pollLast);
+    }
+    return run(job, sources, each, cancelled);
+  }
+
+  /**
    * Runs the curve again with each loss taken away, and with all of them.
    *
    * @param progress told of every run that is done
@@ -59,23 +91,23 @@ public final class Predictor implements AutoCloseable {
       List<Double> speeds,
       Consumer<Relief> progress,
       BooleanSupplier cancelled) {
-    var mesh = Fidelity.LIVE.mesh();
     Consumer<CurvePoint> none = p -> {};
-    var base = predict(engine, speeds, Fidelity.LIVE, mesh, Relief.NONE, none, cancelled);
+    var own = new Starts();
+    var job = new Job(engine, Fidelity.LIVE, Fidelity.LIVE.mesh(), Relief.NONE, own);
+    var base = run(job, shares(speeds), none, cancelled);
     var freed = new EnumMap<Relief, Curve>(Relief.class);
     for (var relief : Relief.values()) {
-      freed.put(
-          relief, predict(engine, speeds, Fidelity.LIVE, mesh, Set.of(relief), none, cancelled));
+      freed.put(relief, run(job.freed(Set.of(relief)), shares(speeds), none, cancelled));
       progress.accept(relief);
     }
-    var all =
-        predict(engine, speeds, Fidelity.LIVE, mesh, Set.of(Relief.values()), none, cancelled);
+    var all = run(job.freed(Set.of(Relief.values())), shares(speeds), none, cancelled);
     return new LossAccount(base, freed, all);
   }
 
   /** Every cylinder at one speed, and one cycle of the first written down. */
   public Trace trace(BuiltEngine engine, double rpm, BooleanSupplier cancelled) {
-    return new SpeedRun(engine, Fidelity.FULL, Fidelity.FULL.mesh()).trace(rpm, cancelled);
+    var mesh = Fidelity.FULL.mesh().withStep(TRACED_STEP);
+    return new SpeedRun(engine, Fidelity.FULL, mesh).trace(rpm, cancelled);
   }
 
   Curve predict(
@@ -85,37 +117,34 @@ public final class Predictor implements AutoCloseable {
       Mesh mesh,
       Consumer<CurvePoint> each,
       BooleanSupplier cancelled) {
-    return predict(engine, speeds, fidelity, mesh, Relief.NONE, each, cancelled);
+    var job = new Job(engine, fidelity, mesh, Relief.NONE, new Starts());
+    return run(job, shares(speeds), each, cancelled);
   }
 
-  private Curve predict(
-      BuiltEngine engine,
-      List<Double> speeds,
-      Fidelity fidelity,
-      Mesh mesh,
-      Set<Relief> relief,
+  /** What is run at each speed, and where it may start. */
+  private record Job(
+      BuiltEngine engine, Fidelity fidelity, Mesh mesh, Set<Relief> relief, Starts starts) {
+    SpeedRun begin() {
+      return new SpeedRun(engine, fidelity, mesh, relief, starts);
+    }
+
+    /** The same with losses taken away, from where this one ended. */
+    Job freed(Set<Relief> losses) {
+      return new Job(engine, fidelity, mesh, losses, new Starts(starts));
+    }
+  }
+
+  /**
+   * @param sources where each worker takes its next speed from; {@code null} ends it
+   */
+  private Curve run(
+      Job job,
+      List<Supplier<Double>> sources,
       Consumer<CurvePoint> each,
       BooleanSupplier cancelled) {
     var tasks = new ArrayList<Callable<List<CurvePoint>>>();
-    var sorted = speeds.stream().sorted().toList();
-    for (var share : shares(sorted, workers)) {
-      tasks.add(
-          () -> {
-            var run = new SpeedRun(engine, fidelity, mesh, relief);
-            var points = new ArrayList<CurvePoint>();
-            for (double rpm : share) {
-              var point = run.run(rpm, cancelled);
-              if (cancelled.getAsBoolean()) {
-                return points;
-              }
-              points.add(point);
-              each.accept(point);
-              if (!Double.isFinite(point.torque())) {
-                run = new SpeedRun(engine, fidelity, mesh, relief);
-              }
-            }
-            return points;
-          });
+    for (var source : sources) {
+      tasks.add(() -> work(job, source, each, cancelled));
     }
     var all = new ArrayList<CurvePoint>();
     try {
@@ -131,24 +160,43 @@ public final class Predictor implements AutoCloseable {
     if (cancelled.getAsBoolean()) {
       throw new CancellationException("cancelled");
     }
-    return new Curve(fidelity, all);
+    return new Curve(job.fidelity, all);
   }
 
-  /** Contiguous shares of about the same work: slow speeds take more steps. */
-  private static List<List<Double>> shares(List<Double> sorted, int workers) {
+  private static List<CurvePoint> work(
+      Job job, Supplier<Double> source, Consumer<CurvePoint> each, BooleanSupplier cancelled) {
+    var run = job.begin();
+    var points = new ArrayList<CurvePoint>();
+    for (var rpm = source.get(); rpm != null; rpm = source.get()) {
+      var point = run.run(rpm, cancelled);
+      if (cancelled.getAsBoolean()) {
+        break;
+      }
+      points.add(point);
+      each.accept(point);
+      if (!Double.isFinite(point.torque())) {
+        run = job.begin();
+      }
+    }
+    return points;
+  }
+
+  /** Contiguous shares of about the same work, rising: slow speeds take more steps. */
+  private List<Supplier<Double>> shares(List<Double> speeds) {
+    var sorted = speeds.stream().sorted().toList();
     double whole = sorted.stream().mapToDouble(s -> 1 / s).sum();
-    var shares = new ArrayList<List<Double>>();
-    var share = new ArrayList<Double>();
+    var shares = new ArrayList<Supplier<Double>>();
+    var share = new ArrayDeque<Double>();
     double sum = 0;
     for (double s : sorted) {
       if (!share.isEmpty() && sum >= whole * (shares.size() + 1) / workers) {
-        shares.add(share);
-        share = new ArrayList<>();
+        shares.add(share::poll);
+        share = new ArrayDeque<>();
       }
       share.add(s);
       sum += 1 / s;
     }
-    shares.add(share);
+    shares.add(share::poll);
     return shares;
   }
 

@@ -12,7 +12,7 @@ final class Replay {
   private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
 
   /** Share of the new cycle in what is kept: copies that lag a cycle would else hunt. */
-  static final double FRESH = 0.6;
+  static final double FRESH = 0.85;
 
   /** Row after row, all fields of a degree side by side; the first row again at the end. */
   private final double[] rows = new double[(ROWS + 1) * FIELDS];
@@ -25,6 +25,14 @@ final class Replay {
   /** Sets the share of the new cycle in what is kept: less where copies hunt. */
   void freshen(double share) {
     fresh = share;
+  }
+
+  /** Takes over what another has kept. */
+  void copyFrom(Replay o) {
+    System.arraycopy(o.rows, 0, rows, 0, rows.length);
+    System.arraycopy(o.last, 0, last, 0, FIELDS);
+    lastPhase = o.lastPhase;
+    cycles = o.cycles;
   }
 
   /** Keeps the flows at a phase; phases rise until the cycle starts anew. */
@@ -75,16 +83,13 @@ final class Replay {
   }
 
   /**
-   * Turns what was kept into the flows a copy would have with another outflow. Gas that comes out
-   * of the copy is the pipe's; gas that goes in is as it stands now.
-   *
-   * @param answer outflow added to the one that was kept, kg/s
+   * Turns the state of a copy's gas into what flows: gas that comes out of the copy is the pipe's,
+   * gas that goes in is as it stands where it goes in from.
    */
-  static void answer(double[] flows, double answer, double enthalpy, double burned) {
-    double mass = flows[0] + answer;
+  static void carry(double[] flows, double enthalpy, double burned) {
+    double mass = flows[0];
     boolean out = mass > 0;
     flows[2] = mass * (out ? flows[2] : enthalpy);
     flows[3] = mass * (out ? flows[3] : burned);
-    flows[0] = mass;
   }
 }

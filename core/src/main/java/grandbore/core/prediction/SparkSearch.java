@@ -10,7 +10,8 @@ final class SparkSearch {
   private static final double LEAST = Math.toRadians(4);
   private static final double MOST = Math.toRadians(58);
   private static final double EARLIEST_RETARD = Math.toRadians(-10);
-  private static final double FINE = Math.toRadians(0.1);
+  private static final double FINE = Math.toRadians(0.02);
+  private static final double NO_KNOCK = 1e-9;
 
   private final boolean seeks;
   private final boolean heedsKnock;
@@ -21,6 +22,11 @@ final class SparkSearch {
     seeks = freed || mixture.spark() != Mixture.Spark.FIXED;
     heedsKnock = !freed && mixture.spark() == Mixture.Spark.KNOCK_LIMITED;
     spark = seeks ? FIRST : mixture.advance().si();
+  }
+
+  /** Starts to seek from a spark. */
+  void start(double advance) {
+    spark = seeks ? advance : spark;
   }
 
   boolean seeks() {
@@ -50,22 +56,36 @@ final class SparkSearch {
     }
   }
 
-  /** The most advanced spark up to one that does not knock. */
-  private static double limit(Cylinder cylinder, double speed, double piston, double most) {
-    if (cylinder.closedCycle(most, speed, piston).knock() <= 1) {
+  /**
+   * The most advanced spark up to one that does not knock: where the sum over the end gas is one,
+   * by secant on its logarithm, which is nearly straight, inside a bracket.
+   */
+  private double limit(Cylinder cylinder, double speed, double piston, double most) {
+    double above = excess(cylinder, speed, piston, most);
+    if (above <= 0) {
       return most;
     }
     double low = EARLIEST_RETARD;
     double high = most;
-    while (high - low > FINE) {
-      double middle = 0.5 * (low + high);
-      if (cylinder.closedCycle(middle, speed, piston).knock() <= 1) {
-        low = middle;
+    double at = Math.clamp(spark, low, most - 0.5 * STEP);
+    double last = most;
+    while (high - low > FINE && Math.abs(at - last) > FINE) {
+      double excess = excess(cylinder, speed, piston, at);
+      if (excess > 0) {
+        high = at;
       } else {
-        high = middle;
+        low = at;
       }
+      double next = at - excess * (at - last) / (excess - above);
+      last = at;
+      above = excess;
+      at = next > low && next < high ? next : 0.5 * (low + high);
     }
-    return low;
+    return at;
+  }
+
+  private static double excess(Cylinder cylinder, double speed, double piston, double advance) {
+    return Math.log(Math.max(NO_KNOCK, cylinder.closedCycle(advance, speed, piston).knock()));
   }
 
   /** Crank angle between the spark and the one that just knocks, rad, within 20° to each side. */

@@ -10,6 +10,10 @@ import java.util.function.BooleanSupplier;
 final class SpeedRun {
   private static final double CHANGE = 1e-3;
   private static final int FEWEST = 4;
+
+  /** A run that starts near its end has to turn less. */
+  private static final int FEWEST_FROM_NEAR = 2;
+
   private static final int FEWEST_BOOSTED = 12;
 
   /** Copies that have not settled in so many cycles hunt, and are damped more. */
@@ -18,6 +22,9 @@ final class SpeedRun {
   private static final int MOST_COPIED = 40;
   private static final int MOST_WHOLE = 60;
   private static final int SPARK_CYCLES = 6;
+
+  /** Step of the crank where valves bounce and are shut for moments only, rad. */
+  private static final double BOUNCING_STEP = Math.toRadians(1);
 
   /** Nitrous oxide is dosed to this step of its share, so that gas tables can be used again. */
   private static final double DOSE = 0.002;
@@ -29,6 +36,7 @@ final class SpeedRun {
   private final boolean copies;
   private final Mesh mesh;
   private final Set<Relief> relief;
+  private final Starts starts;
   private final Friction friction;
   private EngineParts parts;
   private EngineNetwork network;
@@ -38,13 +46,18 @@ final class SpeedRun {
   private double change;
   private double plenum;
   private SpeedRun whole;
+  private boolean kept;
 
   SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh) {
-    this(engine, fidelity, mesh, Relief.NONE);
+    this(engine, fidelity, mesh, Relief.NONE, new Starts());
   }
 
-  SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh, Set<Relief> relief) {
+  /**
+   * @param starts where runs may start and where they are kept
+   */
+  SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh, Set<Relief> relief, Starts starts) {
     this.engine = engine;
+    this.starts = starts;
     this.mesh = mesh;
     this.relief = relief;
     copies = fidelity == Fidelity.LIVE && EngineNetwork.copyable(engine.combination());
@@ -58,6 +71,7 @@ final class SpeedRun {
         new EngineParts(
             engine.combination(), mesh, nitrousPerAir, relief, CylinderGeometry.Walls.HOT);
     network = new EngineNetwork(parts, copies, engine.clearanceArray());
+    kept = false;
     spark = new SparkSearch(engine.combination().mixture(), relief);
     setSpark();
   }
@@ -96,13 +110,36 @@ final class SpeedRun {
       return point;
     }
     if (whole == null || whole.dose != dose) {
-      whole = new SpeedRun(engine, Fidelity.FULL, mesh, relief);
+      whole = new SpeedRun(engine, Fidelity.FULL, mesh, relief, new Starts());
       whole.build(dose);
     }
     return whole.turn(rpm, cancelled);
   }
 
+  /**
+   * Starts from where this speed was last left, else from the speed run before; returns whether
+   * from the first.
+   */
+  private boolean start(double rpm) {
+    var before = starts.at(rpm);
+    if (before.isEmpty() && !kept) {
+      return false;
+    }
+    var next = new EngineNetwork(parts, copies, engine.clearanceArray());
+    boolean near = before.isPresent() && next.startFrom(before.get().network());
+    if (near) {
+      spark.start(before.get().spark());
+    } else {
+      next.startFrom(network);
+    }
+    network = next;
+    kept = false;
+    setSpark();
+    return near;
+  }
+
   private CurvePoint turn(double rpm, BooleanSupplier cancelled) {
+    boolean near = start(rpm);
     double speed = rpm * Math.PI / 30;
     double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
     var in = parts.intakeValve().at(speed);
@@ -110,11 +147,13 @@ final class SpeedRun {
     for (var u : network.units()) {
       u.setLifts(in.lift(), out.lift());
     }
+    boolean follow = in.follows() && out.follows();
+    network.turnBy(follow ? parts.step() : Math.min(parts.step(), BOUNCING_STEP));
     double lastWork = Double.NaN;
     double lastMass = Double.NaN;
     int settled = 0;
     int most = copies ? MOST_COPIED : MOST_WHOLE;
-    int fewest = network.supply().hasTurbine() ? FEWEST_BOOSTED : FEWEST;
+    int fewest = network.supply().hasTurbine() ? FEWEST_BOOSTED : near ? FEWEST_FROM_NEAR : FEWEST;
     int cycle = 0;
     String note = "";
     cellSteps = 0;
@@ -147,6 +186,10 @@ final class SpeedRun {
       }
     }
     boolean converged = settled >= 2;
+    if (converged) {
+      starts.keep(rpm, new Starts.Start(network, spark.spark()));
+      kept = true;
+    }
     if (!converged && note.isEmpty()) {
       note = "still changing by more than 0.1 % a cycle after " + most + " cycles";
     }

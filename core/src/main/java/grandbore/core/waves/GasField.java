@@ -24,7 +24,6 @@ final class GasField {
   private static final double STEEP = 0.9;
 
   private static final double TRACE = 1e-10;
-  private static final int WALL_REFRESH = 16;
 
   private final WorkingGas gas;
   private final int places;
@@ -77,7 +76,6 @@ final class GasField {
   final double[] burnedFlow;
 
   private double fastest;
-  private int untilRefresh;
 
   /**
    * @param cells of each pipe
@@ -205,12 +203,13 @@ final class GasField {
     return COURANT / fastest;
   }
 
+  /** Finds what walls do to the gas as it moves now. */
+  void refreshWalls() {
+    walls.refresh(this, places);
+  }
+
   /** First half of a step: slopes, half-time face states, and the fluxes inside the pipes. */
   void predict(double dt) {
-    if (untilRefresh-- == 0) {
-      walls.refresh(this, places);
-      untilRefresh = WALL_REFRESH;
-    }
     double half = 0.5 * dt;
     for (int k = 0; k < starts.length; k++) {
       sweep(starts[k], ends[k], half);

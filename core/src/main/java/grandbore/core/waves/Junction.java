@@ -44,10 +44,17 @@ public final class Junction {
     }
   }
 
+  private static final class Copy {
+    double mass;
+    double axial;
+    double enthalpy;
+    double burned;
+    double arriving;
+    double answer;
+  }
+
   /** Where {@link #branchFlow} puts how much arrives from a pipe. */
   public static final int ARRIVING = 5;
-
-  private static final double COURANT = 0.8;
 
   /** Below this, m/s, flows share evenly. */
   private static final double STILL = 20;
@@ -55,6 +62,7 @@ public final class Junction {
   private final WorkingGas gas;
   private final double volume;
   private final List<Branch> branches = new ArrayList<>();
+  private final List<Copy> copies = new ArrayList<>();
   private double mass;
   private double momentum;
   private double energy;
@@ -63,11 +71,8 @@ public final class Junction {
   private double temperature;
   private double burned;
   private double gamma;
-  private double addedMass;
-  private double addedMomentum;
-  private double addedEnergy;
-  private double addedBurned;
-  private double addedArriving;
+  private int copied;
+  private double met;
   private double rise;
   private double ahead;
 
@@ -81,6 +86,17 @@ public final class Junction {
     settle();
   }
 
+  /** Takes over another junction's gas at its density and speed. */
+  public void copyFrom(Junction o) {
+    double scale = volume / o.volume;
+    mass = scale * o.mass;
+    momentum = scale * o.momentum;
+    energy = scale * o.energy;
+    burnedMass = scale * o.burnedMass;
+    temperature = o.temperature;
+    settle();
+  }
+
   /** Joins a pipe; returns the number of the branch. */
   public int join(Pipe pipe, boolean atStart, double cosine) {
     branches.add(new Branch(pipe, atStart, cosine));
@@ -88,45 +104,39 @@ public final class Junction {
   }
 
   /**
-   * The longest step, s, in which flows that do not answer at once do not overshoot the pressure.
+   * Adds a pipe that is not a branch but the copy of one, shifted in phase.
    *
-   * @param copiedArea of such flows, m²
+   * @param flows as {@link #branchFlow} tells them, of the step now
+   * @param admittance mass flow out lost to each pascal that the cell rises in the step, kg/(s Pa)
    */
-  public double stableStep(double copiedArea) {
-    if (copiedArea == 0) {
-      return Double.MAX_VALUE;
+  public void add(double[] flows, double admittance) {
+    if (copied == copies.size()) {
+      copies.add(new Copy());
     }
-    double open = copiedArea;
-    for (int k = 0; k < branches.size(); k++) {
-      open += branches.get(k).inside.area;
-    }
-    double sound = Math.sqrt(gamma * pressure * volume / mass);
-    return COURANT * volume / ((sound + Math.abs(momentum / mass)) * open);
-  }
-
-  /**
-   * Adds flows from a source that is not a branch: a copy of a pipe, shifted in phase.
-   *
-   * @param arriving how much arrives from it, as {@link #branchFlow} tells it, m³/s
-   */
-  public void add(
-      double massFlow, double momentumFlow, double energyFlow, double burnedFlow, double arriving) {
-    addedArriving += arriving;
-    addedMass += massFlow;
-    addedMomentum += momentumFlow;
-    addedEnergy += energyFlow;
-    addedBurned += burnedFlow;
+    var copy = copies.get(copied++);
+    copy.mass = flows[0];
+    copy.axial = flows[1];
+    copy.enthalpy = flows[2];
+    copy.burned = flows[3];
+    copy.arriving = flows[ARRIVING];
+    copy.answer = admittance;
   }
 
   /** Finds the fluxes of all branches and moves the cell on by a step. */
   public void couple(double dt) {
-    double dm = addedMass;
-    double dMomentum = addedMomentum;
-    double de = addedEnergy;
-    double db = addedBurned;
+    double dm = 0;
+    double dMomentum = 0;
     double axial = momentum / mass;
-    double arriving = addedArriving;
+    double arriving = 0;
     double outletArea = 0;
+    double sumOut = 0;
+    for (int k = 0; k < copied; k++) {
+      var c = copies.get(k);
+      dm += c.mass;
+      dMomentum += c.axial;
+      arriving += c.arriving;
+      sumOut += c.answer;
+    }
     for (int k = 0; k < branches.size(); k++) {
       var b = branches.get(k);
       b.pipe.endState(b.atStart, b.inside);
@@ -136,7 +146,6 @@ public final class Junction {
         outletArea += b.inside.area;
       }
     }
-    double sumOut = 0;
     double sumFacing = 0;
     double thrustOut = 0;
     double thrustFacing = 0;
@@ -157,8 +166,20 @@ public final class Junction {
       thrustFacing += b.cosine * b.push;
     }
     settleAhead(dt, dm, dMomentum, sumOut, sumFacing, thrustOut, thrustFacing);
-    dm = addedMass;
-    dMomentum = addedMomentum;
+    dm = 0;
+    dMomentum = 0;
+    double de = 0;
+    double db = 0;
+    for (int k = 0; k < copied; k++) {
+      var c = copies.get(k);
+      double flow = c.mass - c.answer * rise;
+      boolean out = flow > 0;
+      dm += flow;
+      dMomentum += c.axial;
+      de += flow * (out ? c.enthalpy : enthalpy());
+      db += flow * (out ? c.burned : burned);
+    }
+    copied = 0;
     for (int k = 0; k < branches.size(); k++) {
       var b = branches.get(k);
       double more = b.facing * 0.5 * (mass / volume) * b.inside.area * ahead - b.answer * rise;
@@ -174,15 +195,11 @@ public final class Junction {
       db += b.burned;
       b.pipe.endFlow(b.atStart, b.mass, b.momentum, b.energy, b.burned);
     }
+    met = pressure + rise;
     mass += dm * dt;
     momentum += dMomentum * dt;
     energy += de * dt;
     burnedMass += db * dt;
-    addedMass = 0;
-    addedMomentum = 0;
-    addedEnergy = 0;
-    addedBurned = 0;
-    addedArriving = 0;
     settle();
   }
 
@@ -209,10 +226,11 @@ public final class Junction {
     double r2 = dt * (thrust - momentum / mass * dm);
     double det = a11 * a22 - a12 * a21;
     double fully = (r1 * a22 - r2 * a12) / det;
-    rise = Math.clamp(fully, -0.5 * pressure, pressure);
+    // Not clamped by the library, which has no answer where the gas has left the model's range.
+    rise = Math.max(-0.5 * pressure, Math.min(fully, pressure));
     double faster = (a11 * r2 - a21 * r1) / det;
     double sound = Math.sqrt(c2);
-    ahead = Math.clamp(faster, -0.5 * sound, 0.5 * sound);
+    ahead = Math.max(-0.5 * sound, Math.min(faster, 0.5 * sound));
   }
 
   private double enthalpyInside(Branch b) {
@@ -294,14 +312,13 @@ public final class Junction {
     out[ARRIVING] = b.cosine > 0 ? arriving(b) : 0;
   }
 
-  /** Acoustic admittance of a branch, kg/(s Pa). */
-  public double admittance(int branch) {
-    var in = branches.get(branch).inside;
-    return in.area * Math.sqrt(in.density / (in.gamma * in.pressure));
-  }
-
   public double pressure() {
     return pressure;
+  }
+
+  /** The pressure that the last step's flows met, Pa. */
+  public double met() {
+    return met;
   }
 
   /** Stagnation enthalpy of the gas in the cell, J/kg. */

@@ -59,6 +59,11 @@ public final class Pipe {
       return field.stableStep();
     }
 
+    /** Finds friction and heat of the walls for the gas as it moves now. */
+    public void refreshWalls() {
+      field.refreshWalls();
+    }
+
     /** First half of a step: slopes, half-time face states, and the fluxes inside the pipes. */
     public void predict(double dt) {
       field.predict(dt);
@@ -82,6 +87,14 @@ public final class Pipe {
     }
   }
 
+  /** Takes over the gas of another pipe, cell for cell or from the nearest in its length. */
+  public void copyFrom(Pipe o) {
+    for (int i = 0; i < cells; i++) {
+      int k = (int) ((i + 0.5) / cells * o.cells);
+      set(i, o.pressure(k), o.temperature(k), o.velocity(k), o.burned(k));
+    }
+  }
+
   /** The longest stable time step of a pipe that lies alone, s. */
   public double stableStep() {
     return field.stableStep();
@@ -89,6 +102,7 @@ public final class Pipe {
 
   /** First half of a step of a pipe that lies alone. */
   public void predict(double dt) {
+    field.refreshWalls();
     field.predict(dt);
   }
 
@@ -149,6 +163,12 @@ public final class Pipe {
 
   public double burned(int i) {
     return field.burned[from + i];
+  }
+
+  /** Acoustic admittance at an end, kg/(s Pa). */
+  public double admittance(boolean atStart) {
+    return field.area[atStart ? from : from + cells]
+        / field.sound[atStart ? from : from + cells - 1];
   }
 
   /** Time a sound wave takes up and down the pipe, s. */

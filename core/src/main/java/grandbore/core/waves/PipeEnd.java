@@ -46,7 +46,7 @@ public final class PipeEnd {
     double impedance = inside.density * c;
     double stopping = inside.pressure + impedance * inside.velocity;
     double throat = Math.min(effectiveArea, inside.area);
-    double outer = reservoir.pressure();
+    double outer = reservoir.pressureMidway();
     if (throat < 1e-9 || Math.abs(stopping - outer) < 1e-9 * outer) {
       mass = 0;
       thrust = Math.max(stopping, 0.05 * inside.pressure) * inside.area;
@@ -191,10 +191,5 @@ public final class PipeEnd {
   /** Burned share of the gas just inside the pipe. */
   public double pipeBurned() {
     return inside.burned;
-  }
-
-  /** Acoustic admittance of the pipe at this end, kg/(s Pa). */
-  public double admittance() {
-    return inside.area * Math.sqrt(inside.density / (inside.gamma * inside.pressure));
   }
 }

@@ -4,7 +4,7 @@ import grandbore.core.gas.WorkingGas;
 
 /**
  * What walls do to the gas: Fanning's friction with Blasius' factor, losses of bends, and heat that
- * follows from friction by Colburn's analogy. Refreshed every few steps.
+ * follows from friction by Colburn's analogy. Refreshed when asked.
  */
 final class PipeWalls {
   private static final double PRANDTL_TERM = 1.26;

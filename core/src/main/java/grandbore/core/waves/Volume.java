@@ -9,6 +9,7 @@ public final class Volume implements Reservoir {
   private final WorkingGas gas;
   private final double cubicMetres;
   private double mass;
+  private double settledMass;
   private double energy;
   private double burnedMass;
   private double pressure;
@@ -26,6 +27,16 @@ public final class Volume implements Reservoir {
     settle();
   }
 
+  /** Takes over another volume's gas at its density. */
+  public void copyFrom(Volume o) {
+    double scale = cubicMetres / o.cubicMetres;
+    mass = scale * o.mass;
+    energy = scale * o.energy;
+    burnedMass = scale * o.burnedMass;
+    temperature = o.temperature;
+    settle();
+  }
+
   @Override
   public void receive(double dm, double de, double db) {
     mass += dm;
@@ -38,6 +49,7 @@ public final class Volume implements Reservoir {
     burned = Math.clamp(burnedMass / mass, 0, 1);
     temperature = gas.temperature(energy / mass, burned, temperature);
     pressure = mass * gas.gasConstant(burned) * temperature / cubicMetres;
+    settledMass = mass;
   }
 
   @Override
@@ -53,6 +65,16 @@ public final class Volume implements Reservoir {
   @Override
   public double burned() {
     return burned;
+  }
+
+  @Override
+  public double pressureAhead() {
+    return pressure + stiffness() * (mass - settledMass);
+  }
+
+  @Override
+  public double stiffness() {
+    return (1 + gas.gasConstant(burned) / gas.cv(temperature, burned)) * pressure / settledMass;
   }
 
   /** The longest step in which pipes of so much area, m², do not make it overshoot, s. */

@@ -141,7 +141,7 @@ class BreathingTest extends EngineTest {
   void theMeshIsFineEnough() {
     var engine = BuiltEngine.asSpecified(FOUR);
     var mesh = Fidelity.FULL.mesh();
-    var finer = new Mesh(mesh.intake() / 2, mesh.exhaust() / 2);
+    var finer = new Mesh(mesh.intake() / 2, mesh.exhaust() / 2, mesh.step());
     var coarse = PREDICTOR.predict(engine, SPEEDS, Fidelity.FULL).points();
     var fine =
         PREDICTOR.predict(engine, SPEEDS, Fidelity.FULL, finer, p -> {}, () -> false).points();

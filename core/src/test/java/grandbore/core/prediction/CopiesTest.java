@@ -41,14 +41,14 @@ class CopiesTest {
 
   /** Gas that leaves the copy is the pipe's own; gas that enters it is as it stands outside. */
   @Test
-  void anAnsweredFlowCarriesTheRightGas() {
-    double[] out = {0.02, 0, 8e5, 1, 1e5};
-    Replay.answer(out, -0.005, 3e5, 0.2);
+  void aFlowCarriesTheGasOfWhereItComesFrom() {
+    double[] out = {0.015, 0, 8e5, 1, 1e5};
+    Replay.carry(out, 3e5, 0.2);
     assertThat(out[0]).isCloseTo(0.015, within(1e-12));
     assertThat(out[2]).isCloseTo(0.015 * 8e5, within(1e-6));
     assertThat(out[3]).isCloseTo(0.015, within(1e-12));
-    double[] in = {0.02, 0, 8e5, 1, 1e5};
-    Replay.answer(in, -0.05, 3e5, 0.2);
+    double[] in = {-0.03, 0, 8e5, 1, 1e5};
+    Replay.carry(in, 3e5, 0.2);
     assertThat(in[0]).isCloseTo(-0.03, within(1e-12));
     assertThat(in[2]).isCloseTo(-0.03 * 3e5, within(1e-6));
     assertThat(in[3]).isCloseTo(-0.03 * 0.2, within(1e-12));

@@ -193,7 +193,9 @@ class EveryInputTest extends EngineTest {
   /** Torque with an exhaust port that loses nothing. */
   private static double freed(Combination c) {
     var relief = java.util.Set.of(Relief.EXHAUST_PORT);
-    var run = new SpeedRun(BuiltEngine.asSpecified(c), Fidelity.LIVE, Fidelity.LIVE.mesh(), relief);
+    var run =
+        new SpeedRun(
+            BuiltEngine.asSpecified(c), Fidelity.LIVE, Fidelity.LIVE.mesh(), relief, new Starts());
     return run.run(SPEED, () -> false).torque();
   }
 

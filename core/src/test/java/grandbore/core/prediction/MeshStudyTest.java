@@ -11,12 +11,14 @@ import org.junit.jupiter.api.Test;
 
 /** The curve must not depend on the cells: a study on ever finer ones. */
 class MeshStudyTest extends EngineTest {
+  private static final double STEP = Fidelity.FULL.mesh().step();
+
   /** Cell lengths of intake and exhaust, m; the first is what the others are held against. */
   private static final List<Mesh> MESHES =
       List.of(
-          new Mesh(0.011, 0.020),
-          new Mesh(0.016, 0.028),
-          new Mesh(0.022, 0.040),
+          new Mesh(0.011, 0.020, STEP),
+          new Mesh(0.016, 0.028, STEP),
+          new Mesh(0.022, 0.040, STEP),
           Fidelity.FULL.mesh(),
           Fidelity.LIVE.mesh());
 

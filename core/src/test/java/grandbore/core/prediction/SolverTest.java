@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.Intake;
 import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.ValveTrain;
+import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.valvetrain.PolydyneLobe;
@@ -97,6 +100,83 @@ class SolverTest extends EngineTest {
     assertThat(later.change()).isLessThanOrEqualTo(1e-3);
   }
 
+  /** Cycle after cycle is the same to a few parts in a hundred thousand: nothing hunts. */
+  @Test
+  void cyclesRepeatThemselves() {
+    for (var c : List.of(EIGHT, FOUR)) {
+      var run = new SpeedRun(BuiltEngine.asSpecified(c), Fidelity.LIVE, Fidelity.LIVE.mesh());
+      for (double rpm : new double[] {2900, 4100, 5600, 7000}) {
+        CurvePoint point = null;
+        for (int i = 0; i < 6; i++) {
+          point = run.run(rpm, () -> false);
+        }
+        assertThat(point.change()).as("%s at %s", c.name(), rpm).isLessThan(1e-4);
+      }
+    }
+  }
+
+  /** Steps of the crank do not show in what a spark makes: the hill it is sought on is smooth. */
+  @Test
+  void theHillOfTheSparkIsSmooth() {
+    var engine = BuiltEngine.asSpecified(EIGHT);
+    var parts = new EngineParts(EIGHT, Fidelity.LIVE.mesh());
+    var network = new EngineNetwork(parts, true, engine.clearanceArray());
+    double speed = 5700 * Math.PI / 30;
+    double piston = 2 * EIGHT.bottomEnd().stroke().si() * 5700 / 60;
+    var unit = network.units().getFirst();
+    unit.setLifts(parts.intakeValve().at(speed).lift(), parts.exhaustValve().at(speed).lift());
+    while (unit.cycles() < 3) {
+      network.step(speed, piston);
+    }
+    for (double degrees = 20; degrees < 34; degrees += 0.13) {
+      var here = trial(unit, degrees, speed, piston);
+      var before = trial(unit, degrees - 0.1, speed, piston);
+      var after = trial(unit, degrees + 0.1, speed, piston);
+      assertThat((before.work() + after.work()) / 2 / here.work()).isCloseTo(1, within(4e-4));
+      assertThat((before.knock() + after.knock()) / 2 / here.knock()).isCloseTo(1, within(1e-3));
+    }
+  }
+
+  private static Cylinder.Trial trial(CylinderUnit u, double degrees, double speed, double piston) {
+    return u.cylinder().closedCycle(Math.toRadians(degrees), speed, piston);
+  }
+
+  /** A curve that starts from the last one's states comes to the same, in fewer cycles. */
+  @Test
+  void aCurveThatStartsNearItsEndComesToTheSame() {
+    var speeds = Predictor.speeds(3000, 7500, 500);
+    var starts = new Starts();
+    double longer = 1.01 * EIGHT.intake().runnerLength().si();
+    var edits =
+        List.of(
+            EIGHT,
+            with(EIGHT, "intake.runnerLength", longer, Measure.METRES),
+            with(EIGHT, "exhaust.primaryDiameter", 1.875, Measure.INCHES),
+            EIGHT.with("exhaust.kind", Exhaust.Kind.CAST_MANIFOLD),
+            EIGHT.with("intake.manifold", Intake.Manifold.INDIVIDUAL),
+            EIGHT.with("mixture.fuel", FuelKind.E85),
+            EIGHT);
+    int cold = 0;
+    int near = 0;
+    for (int k = 0; k < edits.size(); k++) {
+      var engine = BuiltEngine.asSpecified(edits.get(k));
+      var alone = PREDICTOR.predict(engine, speeds, Fidelity.LIVE).points();
+      var next = PREDICTOR.predictNext(engine, speeds, starts, p -> {}, () -> false).points();
+      for (int i = 0; i < speeds.size(); i++) {
+        assertThat(next.get(i).converged()).isTrue();
+        assertThat(next.get(i).torque())
+            .isCloseTo(alone.get(i).torque(), Percentage.withPercentage(0.4));
+        cold += k == 1 ? alone.get(i).cycles() : 0;
+        near += k == 1 ? next.get(i).cycles() : 0;
+      }
+    }
+    // A small edit, the second, is where most is gained.
+    assertThat(near).isLessThan(cold * 9 / 10);
+    var again =
+        PREDICTOR.predictNext(BuiltEngine.asSpecified(EIGHT), speeds, starts, p -> {}, () -> false);
+    assertThat(again.points()).allMatch(p -> p.cycles() <= 4);
+  }
+
   /** A point that was stopped says so and is not taken for a settled one. */
   @Test
   void aStoppedPointSaysSo() {
@@ -147,7 +227,8 @@ class SolverTest extends EngineTest {
             Set.of(Relief.FRICTION),
             Set.of(Relief.FRICTION, Relief.HEAT),
             Set.of(Relief.FRICTION, Relief.HEAT, Relief.METER))) {
-      var run = new SpeedRun(BuiltEngine.asSpecified(EIGHT), Fidelity.LIVE, mesh, relief);
+      var run =
+          new SpeedRun(BuiltEngine.asSpecified(EIGHT), Fidelity.LIVE, mesh, relief, new Starts());
       double torque = run.run(6000, () -> false).torque();
       assertThat(torque).isGreaterThan(last);
       last = torque;

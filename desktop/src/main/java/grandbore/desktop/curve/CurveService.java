@@ -2,8 +2,10 @@ package grandbore.desktop.curve;
 
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
+import grandbore.core.prediction.Starts;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import java.util.Objects;
@@ -12,6 +14,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -24,6 +28,11 @@ public final class CurveService implements AutoCloseable {
 
   private final Session session;
   private final Predictor predictor = new Predictor();
+
+  /** Each curve starts from where its own last one ended. */
+  private final Starts starts = new Starts();
+
+  private final Starts startsOver = new Starts();
   private final ExecutorService runner =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("curve").factory());
   private final ReadOnlyObjectWrapper<CurveState> state =
@@ -79,8 +88,8 @@ public final class CurveService implements AutoCloseable {
         () -> {
           try {
             var curve =
-                predictor.predict(
-                    laid.engine(), speeds, Fidelity.LIVE, p -> {}, () -> newestOver.get() != run);
+                predictor.predictNext(
+                    laid.engine(), speeds, startsOver, p -> {}, () -> newestOver.get() != run);
             Platform.runLater(
                 () -> {
                   if (newestOver.get() == run) {
@@ -136,13 +145,12 @@ public final class CurveService implements AutoCloseable {
     runner.execute(
         () -> {
           try {
+            BooleanSupplier old = () -> newest.get() != run;
+            Consumer<CurvePoint> each = p -> progress(run, done.incrementAndGet());
             var curve =
-                predictor.predict(
-                    engine,
-                    speeds,
-                    fidelity,
-                    p -> progress(run, done.incrementAndGet()),
-                    () -> newest.get() != run);
+                fidelity == Fidelity.LIVE
+                    ? predictor.predictNext(engine, speeds, starts, each, old)
+                    : predictor.predict(engine, speeds, fidelity, each, old);
             long took = (System.nanoTime() - asked) / 1_000_000;
             Platform.runLater(() -> finish(run, curve, ghost, took));
           } catch (CancellationException e) {

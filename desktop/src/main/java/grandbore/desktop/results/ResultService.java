@@ -3,11 +3,11 @@ package grandbore.desktop.results;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
-import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.Relief;
 import grandbore.core.prediction.SlowRunning;
+import grandbore.core.prediction.Starts;
 import grandbore.core.prediction.Trace;
 import java.util.List;
 import java.util.Optional;
@@ -85,10 +85,13 @@ public final class ResultService {
   /** The live curves of several engines. */
   public void curves(List<BuiltEngine> engines, List<Double> speeds, Consumer<List<Curve>> then) {
     run(
-        stop ->
-            engines.stream()
-                .map(e -> predictor.predict(e, speeds, Fidelity.LIVE, p -> {}, stop))
-                .toList(),
+        stop -> {
+          // Each starts from where the one before it ended.
+          var starts = new Starts();
+          return engines.stream()
+              .map(e -> predictor.predictNext(e, speeds, starts, p -> {}, stop))
+              .toList();
+        },
         then);
   }
 

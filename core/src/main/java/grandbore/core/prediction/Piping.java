@@ -1,0 +1,206 @@
+package grandbore.core.prediction;
+
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.gas.WorkingGas;
+import grandbore.core.waves.Junction;
+import grandbore.core.waves.Pipe;
+import grandbore.core.waves.PipeShape;
+import grandbore.core.waves.PipeShape.Section;
+import java.util.List;
+import java.util.Set;
+
+/** A combination's pipes and merges, in cells, filled with what stands in them at first. */
+final class Piping {
+  /** Wall temperatures, K, usual for a warm engine wide open; friction and heat multiples. */
+  private static final double INSULATED_WALL = 315;
+
+  private static final double HEAD_WALL = 325;
+  private static final double COOLANT_WALL = 345;
+  private static final double HEATED_WALL = 365;
+  private static final double PORT_WALL = 370;
+  private static final double EXHAUST_PORT_WALL = 550;
+  private static final double HEADER_WALL = 800;
+  private static final double MANIFOLD_WALL = 750;
+  private static final double COLLECTOR_WALL = 700;
+  private static final double TAIL_WALL = 600;
+
+  /** Between both banks' pipes, m. */
+  private static final double BALANCE_LENGTH = 0.35;
+
+  private static final double RUNNER_FRICTION = 1.5;
+  private static final double PORT_HEAT = 2;
+  private static final double EXHAUST_FRICTION = 1.5;
+  private static final double EXHAUST_HEAT = 2;
+
+  /** End correction of an unflanged open end in radii (Levine and Schwinger 1948). */
+  private static final double END_CORRECTION = 0.6133;
+
+  /**
+   * Velocity heads lost in a right-angled bend of 1 to 1.5 diameters (D. S. Miller, Internal Flow
+   * Systems, 1978: 0.2 to 0.35; from memory); headers turn by two and a half of them in all, the
+   * branches of a cast manifold by two.
+   */
+  private static final double BEND = 0.3;
+
+  private static final double HEADER_BENDS = 0.75;
+  private static final double MANIFOLD_BENDS = 0.6;
+  private final Combination c;
+  private final Mesh mesh;
+  private final WorkingGas gas;
+  private final Set<Relief> relief;
+  private final double chargeTemperature;
+
+  /**
+   * @param chargeTemperature of the gas in the runners at first, K
+   */
+  Piping(Combination c, Mesh mesh, WorkingGas gas, Set<Relief> relief, double chargeTemperature) {
+    this.c = c;
+    this.mesh = mesh;
+    this.gas = gas;
+    this.relief = relief;
+    this.chargeTemperature = chargeTemperature;
+  }
+
+  double meanRunnerLength() {
+    return c.intake().runnerLength().si()
+        + c.intake().runnerChanges().stream().mapToDouble(r -> r).average().orElse(0);
+  }
+
+  private double runnerWall() {
+    return switch (c.intake().heating()) {
+      case INSULATED -> INSULATED_WALL;
+      case HEAD_ONLY -> HEAD_WALL;
+      case COOLANT -> COOLANT_WALL;
+      case EXHAUST -> HEATED_WALL;
+    };
+  }
+
+  /** Friction and bends count unless they are taken away. */
+  private double friction(double multiple, Relief which) {
+    return relief.contains(which) ? 0 : multiple;
+  }
+
+  Pipe intakePipe(double length) {
+    var in = c.intake();
+    double entry = in.runnerEntry().si();
+    double correction = END_CORRECTION * Math.sqrt(entry / Math.PI);
+    double port = c.heads().intakePortArea();
+    var shape =
+        new PipeShape(
+            List.of(
+                new Section(
+                    length + correction,
+                    entry,
+                    in.runnerExit().si(),
+                    runnerWall(),
+                    friction(RUNNER_FRICTION, Relief.RUNNER),
+                    1,
+                    friction(BEND * in.runnerTurn().si() / (Math.PI / 2), Relief.RUNNER)),
+                new Section(
+                    c.heads().intakePortLength().si(),
+                    0.5 * (in.runnerExit().si() + port),
+                    port,
+                    PORT_WALL,
+                    friction(RUNNER_FRICTION, Relief.RUNNER),
+                    PORT_HEAT,
+                    0)));
+    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.intake()));
+    pipe.fill(c.weather().pressure().si(), chargeTemperature, 0);
+    return pipe;
+  }
+
+  Pipe exhaustPipe() {
+    double port = c.heads().exhaustPortArea();
+    double primary = circle(c.exhaust().primaryDiameter().si());
+    boolean cast = c.exhaust().kind() == Exhaust.Kind.CAST_MANIFOLD;
+    var shape =
+        new PipeShape(
+            List.of(
+                new Section(
+                    c.heads().exhaustPortLength().si(),
+                    port,
+                    port,
+                    EXHAUST_PORT_WALL,
+                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
+                    2 * EXHAUST_HEAT,
+                    0),
+                new Section(
+                    c.exhaust().primaryLength().si(),
+                    primary,
+                    primary,
+                    cast ? MANIFOLD_WALL : HEADER_WALL,
+                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
+                    EXHAUST_HEAT,
+                    friction(cast ? MANIFOLD_BENDS : HEADER_BENDS, Relief.EXHAUST_PIPES))));
+    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.exhaust()));
+    pipe.fill(c.weather().pressure().si(), 900, 1);
+    return pipe;
+  }
+
+  /** A round pipe, its end open to the air or joined to the next. */
+  private Pipe round(double length, double diameter, double wall, double bends, boolean open) {
+    double area = circle(diameter);
+    var shape =
+        new PipeShape(
+            List.of(
+                new Section(
+                    length + (open ? END_CORRECTION * diameter / 2 : 0),
+                    area,
+                    area,
+                    wall,
+                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
+                    EXHAUST_HEAT,
+                    friction(bends, Relief.EXHAUST_PIPES))));
+    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.exhaust()));
+    pipe.fill(c.weather().pressure().si(), 900, 1);
+    return pipe;
+  }
+
+  Pipe collectorPipe(boolean open) {
+    var x = c.exhaust();
+    return round(x.collectorLength().si(), x.collectorDiameter().si(), COLLECTOR_WALL, 0, open);
+  }
+
+  Pipe secondaryPipe() {
+    var x = c.exhaust();
+    return round(x.secondaryLength().si(), x.secondaryDiameter().si(), COLLECTOR_WALL, BEND, false);
+  }
+
+  Pipe tailPipe() {
+    var x = c.exhaust();
+    boolean open = x.outlet() == Exhaust.Outlet.OPEN;
+    return round(x.tailLength().si(), x.collectorDiameter().si(), TAIL_WALL, BEND, open);
+  }
+
+  Pipe balancePipe() {
+    var x = c.exhaust();
+    return round(BALANCE_LENGTH, x.balanceDiameter().si(), TAIL_WALL, 0, false);
+  }
+
+  /** A cell where pipes of this area together narrow or widen into one of a diameter. */
+  Junction merge(double area, double diameter) {
+    return new Junction(
+        gas,
+        MergeCollector.MERGE_LENGTH * 0.5 * (area + circle(diameter)) * diameter,
+        c.weather().pressure().si(),
+        900,
+        1);
+  }
+
+  double primaryArea() {
+    return circle(c.exhaust().primaryDiameter().si());
+  }
+
+  double secondaryArea() {
+    return circle(c.exhaust().secondaryDiameter().si());
+  }
+
+  double collectorArea() {
+    return circle(c.exhaust().collectorDiameter().si());
+  }
+
+  private static double circle(double diameter) {
+    return Math.PI / 4 * diameter * diameter;
+  }
+}
