@@ -7,14 +7,31 @@ import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
 /** A predicted curve as a table: one row a speed, units in the header. */
 public final class CurveCsv {
+  /** What is known of a speed that did not become periodic. */
+  private static final Set<String> ALWAYS_KNOWN =
+      Set.of(
+          "rpm",
+          "converged",
+          "mean_piston_speed_m_per_s",
+          "peak_piston_speed_m_per_s",
+          "peak_acceleration_m_per_s2",
+          "valves_follow",
+          "change_of_last_cycle",
+          "cycles",
+          "note");
+
   private CurveCsv() {}
 
-  /** The columns of one point, in their order; numbers and whether it converged. */
+  /**
+   * The columns of one point, in their order; numbers and whether it converged. Of one that did not
+   * only what does not hang on it is told, the rest is {@code null}.
+   */
   public static Map<String, Object> columns(CurvePoint p) {
     var row = new LinkedHashMap<String, Object>();
     row.put("rpm", round(p.rpm(), 1));
@@ -51,6 +68,9 @@ public final class CurveCsv {
     row.put("change_of_last_cycle", round(p.change(), 6));
     row.put("cycles", p.cycles());
     row.put("note", p.note());
+    if (!p.converged()) {
+      row.replaceAll((column, value) -> ALWAYS_KNOWN.contains(column) ? value : null);
+    }
     return row;
   }
 

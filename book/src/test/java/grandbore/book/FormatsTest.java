@@ -16,6 +16,7 @@ import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.UnitSystem;
@@ -23,6 +24,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -202,6 +204,24 @@ class FormatsTest {
       assertThat(csv.lines().skip(1).findFirst().orElseThrow())
           .startsWith("5000,")
           .contains("true");
+    }
+  }
+
+  /** A speed that did not settle tells its reason and no torque that one could plot. */
+  @Test
+  void aSpeedThatDidNotSettleTellsNoTorque() {
+    var four = BuiltEngine.asSpecified(DemoBuilds.paddockFour().combination());
+    try (var predictor = new Predictor()) {
+      var settled = predictor.predict(four, List.of(9000.0), Fidelity.LIVE).points().getFirst();
+      assertThat(CurveCsv.columns(settled).get("brake_torque_nm")).isNotNull();
+      var point = Specs.changed(settled, Map.of("converged", false, "note", "still changing"));
+      var curve = new Curve(Fidelity.LIVE, List.of(point));
+      var row = CurveCsv.columns(point);
+      assertThat(row).containsEntry("converged", false).containsEntry("rpm", 9000.0);
+      assertThat(row).containsEntry("note", "still changing");
+      assertThat(row.get("brake_torque_nm")).isNull();
+      assertThat(row.get("air_kg_per_s")).isNull();
+      assertThat(CurveCsv.write(curve).lines().toList().get(1)).startsWith("9000,,,");
     }
   }
 }
