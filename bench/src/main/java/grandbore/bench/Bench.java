@@ -7,8 +7,11 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
+import grandbore.core.prediction.Starts;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 
 /** Times the predictions on this machine: least, median and most of some runs after a warm-up. */
@@ -25,6 +28,8 @@ public final class Bench {
     System.out.printf("%d processors, Java %s%n", workers, Runtime.version());
     try (var all = new Predictor();
         var one = new Predictor(1)) {
+      time("V8, live, after an edit", workers, edited(all, eight));
+      time("V8, live, after an edit, one worker", 1, edited(one, eight));
       time("V8, live, 15 points", workers, () -> run(all, eight, 15, Fidelity.LIVE));
       time("V8, live, 15 points, one worker", 1, () -> run(one, eight, 15, Fidelity.LIVE));
       time("in-line four, live, 15 points", workers, () -> run(all, four, 15, Fidelity.LIVE));
@@ -41,6 +46,23 @@ public final class Bench {
   private static Curve run(Predictor predictor, Build build, int points, Fidelity fidelity) {
     return predictor.predict(
         BuiltEngine.asSpecified(build.combination()), build.speeds().points(points), fidelity);
+  }
+
+  /** A runner some per cent longer, then as it was, each from where the last curve ended. */
+  private static Supplier<Curve> edited(Predictor predictor, Build build) {
+    var starts = new Starts();
+    var speeds = build.speeds().points(15);
+    var runner = build.combination().intake().runnerLength();
+    var longer = runner.with(1.03 * runner.si(), runner.provenance());
+    var engines =
+        List.of(
+            BuiltEngine.asSpecified(build.combination()),
+            BuiltEngine.asSpecified(build.combination().with("intake.runnerLength", longer)));
+    var turn = new AtomicInteger();
+    return () -> {
+      var engine = engines.get(turn.getAndIncrement() % 2);
+      return predictor.predictNext(engine, speeds, starts, p -> {}, () -> false);
+    };
   }
 
   private static void time(String what, int workers, Supplier<Curve> work) {

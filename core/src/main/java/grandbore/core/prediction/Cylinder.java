@@ -15,6 +15,8 @@ final class Cylinder implements Reservoir {
 
   private static final double POLYTROPIC = 1.33;
 
+  private static final double COURANT = 0.5;
+
   /** Pressure is not told further ahead than this share of itself. */
   private static final double MOST_AHEAD = 0.1;
 
@@ -161,9 +163,16 @@ final class Cylinder implements Reservoir {
     closed = false;
   }
 
+  /** The longest step in which throats of so much area, m², do not make it overshoot, s. */
+  double stableStep(double openArea) {
+    double sound = Math.sqrt(gas.gamma(temperature, burned) * pressure * volume / mass);
+    return COURANT * volume / (sound * openArea);
+  }
+
   /** Tells what the pressure will be after an angle if it goes on as it did. */
   void lookAhead(double angle) {
-    midway = pressure + Math.clamp(trend * angle, -MOST_AHEAD * pressure, MOST_AHEAD * pressure);
+    double most = MOST_AHEAD * pressure;
+    midway = pressure + Math.max(-most, Math.min(trend * angle, most));
   }
 
   /** Moves the crank on by a step, after the step's flows are in. */

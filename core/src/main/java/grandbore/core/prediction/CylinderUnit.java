@@ -70,6 +70,14 @@ final class CylinderUnit {
     exhaustLift = out;
   }
 
+  /**
+   * The longest step in which what flows through open valves does not throw the pressure over, s.
+   */
+  double stableStep() {
+    double open = intakeValve.area() + exhaustValve.area();
+    return open > 0 ? cylinder.stableStep(open) : Double.MAX_VALUE;
+  }
+
   /** Finds the flow through both valves. */
   void coupleValves(double dt, double halfAngle) {
     double phase = cylinder.phase() + halfAngle;

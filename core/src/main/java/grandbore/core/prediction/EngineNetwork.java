@@ -147,7 +147,11 @@ final class EngineNetwork {
   }
 
   private double stableStep() {
-    return Math.min(gas.stableStep(), Math.min(intake.stableStep(), exhaust.stableStep()));
+    double dt = Math.min(gas.stableStep(), Math.min(intake.stableStep(), exhaust.stableStep()));
+    for (int i = 0; i < units.size(); i++) {
+      dt = Math.min(dt, units.get(i).stableStep());
+    }
+    return dt;
   }
 
   private void move(double dt, double angle, double meanPistonSpeed) {

@@ -36,6 +36,10 @@ final class GasField {
   final double[] volume;
   final double[] perVolume;
   final double[] perLength;
+
+  /** One over the length that a wave may run in a step, 1/m: less where the section jumps. */
+  final double[] perReach;
+
   final PipeWalls walls;
 
   // Conserved, a cubic metre: mass, momentum, energy, burned mass.
@@ -97,6 +101,7 @@ final class GasField {
     volume = new double[n];
     perVolume = new double[n];
     perLength = new double[n];
+    perReach = new double[n];
     walls = new PipeWalls(gas, n);
     density = new double[n];
     momentum = new double[n];
@@ -143,7 +148,7 @@ final class GasField {
     burnedMass[i] = density[i] * burnedShare;
     temperature[i] = kelvin;
     recover(i);
-    fastest = Math.max(fastest, (Math.abs(velocity[i]) + sound[i]) * perLength[i]);
+    fastest = Math.max(fastest, (Math.abs(velocity[i]) + sound[i]) * perReach[i]);
   }
 
   /** Takes over what another field holds from a place on. */
@@ -163,9 +168,10 @@ final class GasField {
       volume[to + i] = from.volume[at + i];
       perVolume[to + i] = from.perVolume[at + i];
       perLength[to + i] = from.perLength[at + i];
+      perReach[to + i] = from.perReach[at + i];
     }
     for (int i = 0; i < cells; i++) {
-      fastest = Math.max(fastest, (Math.abs(velocity[to + i]) + sound[to + i]) * perLength[to + i]);
+      fastest = Math.max(fastest, (Math.abs(velocity[to + i]) + sound[to + i]) * perReach[to + i]);
     }
     walls.copy(from.walls, at, to, cells);
   }
@@ -376,7 +382,7 @@ final class GasField {
                 + walls.give(i, temperature[i], dt, volume[i]);
         burnedMass[i] += share * (burnedFlow[i] - burnedFlow[i + 1]);
         recover(i);
-        double rate = (Math.abs(velocity[i]) + sound[i]) * perLength[i];
+        double rate = (Math.abs(velocity[i]) + sound[i]) * perReach[i];
         most = rate > most ? rate : most;
       }
     }

@@ -30,6 +30,9 @@ public final class Pipe {
       field.areaStep[i] = field.area[i + 1] - field.area[i];
       field.taper[i] = field.areaStep[i] * cellLength / field.volume[i];
       field.perLength[i] = 1 / cellLength;
+      // What runs through the wider face must not be more than the cell holds.
+      double wider = Math.max(field.area[i], field.area[i + 1]);
+      field.perReach[i] = Math.max(1 / cellLength, GasField.COURANT * wider / field.volume[i]);
       field.walls.set(i, Math.sqrt(4 * mid / Math.PI), shape.at(x));
     }
   }

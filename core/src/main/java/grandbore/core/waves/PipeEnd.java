@@ -39,6 +39,11 @@ public final class PipeEnd {
     effectiveArea = effective;
   }
 
+  /** The throat's effective area, m². */
+  public double area() {
+    return effectiveArea;
+  }
+
   /** Finds this step's flow and hands it to the pipe and to the reservoir. */
   public void couple(double dt) {
     pipe.endState(atStart, inside);

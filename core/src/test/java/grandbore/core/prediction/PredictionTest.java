@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Mixture;
 import grandbore.core.demo.DynoCases;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
@@ -19,6 +21,30 @@ class PredictionTest extends EngineTest {
   private static Curve live(Combination c, double from, double to, double step) {
     return PREDICTOR.predict(
         BuiltEngine.asSpecified(c), Predictor.speeds(from, to, step), Fidelity.LIVE);
+  }
+
+  /**
+   * Best spark where power peaks: wedge-chambered eights of four-inch bores want 34° to 38°, four
+   * valves round a central plug 22° to 30°; common practice, no source.
+   */
+  @Test
+  void theBestSparkIsWhereDynosFindIt() {
+    var speeds =
+        Map.of("A", 7000.0, "B", 6500.0, "C headers", 5250.0, "C cam", 6250.0, "D", 6250.0);
+    double sum = 0;
+    for (var e : speeds.entrySet()) {
+      double best = bestSpark(e.getKey(), e.getValue());
+      assertThat(best).as(e.getKey()).isBetween(30.0, 42.0);
+      sum += best / speeds.size();
+    }
+    assertThat(sum).isBetween(34.0, 38.0);
+    assertThat(bestSpark("E", 8750)).isBetween(22.0, 30.0);
+    assertThat(bestSpark("F", 5250)).isBetween(20.0, 30.0);
+  }
+
+  private static double bestSpark(String key, double rpm) {
+    var c = DynoCases.of(key).with("mixture.spark", Mixture.Spark.BEST_TORQUE);
+    return Math.toDegrees(point(c, rpm, Fidelity.LIVE).spark());
   }
 
   /** Over a cycle of the whole engine mass and energy are kept within 0.1 %. */
