@@ -13,6 +13,10 @@ final class CylinderUnit {
   /** While both valves are shut the charge burns in steps no longer than this, rad. */
   private static final double CLOSED_STEP = Math.toRadians(1);
 
+  /** What the valves send back at every row of an {@link Echo}; none where there are no copies. */
+  private final double[] intakeReflections;
+
+  private final double[] exhaustReflections;
   private final Cylinder cylinder;
   private final Pipe intake;
   private final Pipe exhaust;
@@ -51,6 +55,8 @@ final class CylinderUnit {
             .piping()
             .intakePipe(mean ? parts.piping().meanRunnerLength() : c.intake().runnerLength(number));
     exhaust = parts.piping().exhaustPipe();
+    intakeReflections = new double[mean ? Echo.ROWS : 0];
+    exhaustReflections = new double[intakeReflections.length];
     intakeShare = mean ? parts.meanIntakeShare() : c.heads().intakeShare(number);
     exhaustShare = mean ? parts.meanExhaustShare() : c.heads().exhaustShare(number);
     intakeLift = parts.intakeValve().still();
@@ -68,6 +74,11 @@ final class CylinderUnit {
   void setLifts(ValveLift in, ValveLift out) {
     intakeLift = in;
     exhaustLift = out;
+    for (int row = 0; row < intakeReflections.length; row++) {
+      double phase = Cylinder.CYCLE * row / Echo.ROWS;
+      intakeReflections[row] = reflection(intakeFlow.at(in.at(phase)), intakeArea);
+      exhaustReflections[row] = reflection(exhaustFlow.at(out.at(phase)), exhaustArea);
+    }
   }
 
   /**
@@ -132,12 +143,12 @@ final class CylinderUnit {
 
   /** Share of a sound wave that the intake valve sends back at a phase. */
   double intakeReflection(double phase) {
-    return reflection(intakeFlow.at(intakeLift.at(phase)), intakeArea);
+    return intakeReflections[Echo.row(phase)];
   }
 
   /** Share of a sound wave that the exhaust valve sends back at a phase. */
   double exhaustReflection(double phase) {
-    return reflection(exhaustFlow.at(exhaustLift.at(phase)), exhaustArea);
+    return exhaustReflections[Echo.row(phase)];
   }
 
   private static double reflection(double open, double pipe) {

@@ -7,7 +7,7 @@ package grandbore.core.prediction;
  * zero and so is the answer.
  */
 final class Echo {
-  private static final int ROWS = 720;
+  static final int ROWS = 720;
   private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
 
   /** Sound stays small beside the gas's own pressure, Pa. */

@@ -23,6 +23,9 @@ final class SpeedRun {
   private static final int MOST_WHOLE = 60;
   private static final int SPARK_CYCLES = 6;
 
+  /** A spark that moves by less is not sought on, rad. */
+  private static final double STILL_SPARK = Math.toRadians(0.1);
+
   /** Step of the crank where valves bounce and are shut for moments only, rad. */
   private static final double BOUNCING_STEP = Math.toRadians(1);
 
@@ -155,13 +158,19 @@ final class SpeedRun {
     int most = copies ? MOST_COPIED : MOST_WHOLE;
     int fewest = network.supply().hasTurbine() ? FEWEST_BOOSTED : near ? FEWEST_FROM_NEAR : FEWEST;
     int cycle = 0;
+    boolean seeking = spark.seeks();
     String note = "";
     cellSteps = 0;
     while (settled < 2 && cycle < most) {
       if (cycle % HUNTING == 0) {
         network.freshen(Replay.FRESH / (1 + 1.5 * cycle / HUNTING));
       }
-      boolean broken = !cycle(speed, piston, cycle < SPARK_CYCLES);
+      // Where the run starts near its end, the first charge is still the last engine's.
+      if (seeking && (cycle > 0 || !near)) {
+        double moved = seekSpark(speed, piston);
+        seeking = cycle + 1 < SPARK_CYCLES && (cycle < 2 || moved > STILL_SPARK);
+      }
+      boolean broken = !cycle(speed, piston);
       plenum = network.intake().takeMeanPressure();
       cycle++;
       double work = broken ? Double.NaN : 0;
@@ -204,13 +213,19 @@ final class SpeedRun {
         : "the valves float and do not close in time, so that no charge is closed in";
   }
 
-  /** Runs one cycle; false where the state stopped being a number. */
-  private boolean cycle(double speed, double piston, boolean seekSpark) {
+  /** Seeks the spark on the last charge; returns by how much it moved, rad. */
+  private double seekSpark(double speed, double piston) {
     var seeker = nearestToKnock().cylinder();
-    if (seekSpark && spark.seeks() && seeker.canTry()) {
+    double before = spark.spark();
+    if (seeker.canTry()) {
       spark.seek(seeker, speed, piston);
       setSpark();
     }
+    return Math.abs(spark.spark() - before);
+  }
+
+  /** Runs one cycle; false where the state stopped being a number. */
+  private boolean cycle(double speed, double piston) {
     var first = network.units().getFirst();
     int before = first.cycles();
     long from = network.steps();
