@@ -33,7 +33,7 @@ final class CheckCommand implements Callable<Integer> {
   @Option(names = "--fidelity", defaultValue = "full", description = "live or full")
   private Fidelity fidelity;
 
-  @Option(names = "--step", paramLabel = "RPM", defaultValue = "250", description = "spacing")
+  @Option(names = "--step", paramLabel = "RPM", defaultValue = "100", description = "spacing")
   private double step;
 
   @Spec private CommandSpec spec;
