@@ -13,6 +13,7 @@ import grandbore.core.guided.Step;
 import grandbore.core.units.Entry;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.drawing.SetupDrawing;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
@@ -38,7 +39,7 @@ final class GuidedView extends VBox {
   private final Label mistake = new Label();
   private final Label says = new Label();
   private final Label wrong = new Label();
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
   private final Label live = new Label();
   private final Button into = new Button("Into the book");
   private final ComboBox<Routine> routines = new ComboBox<>();

@@ -12,6 +12,7 @@ import grandbore.core.units.Entry;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.PlanDrawing;
@@ -34,7 +35,7 @@ final class ReadingsView extends VBox {
   private final Session session;
   private final GridPane grid = new GridPane();
   private final FlowPane choices = new FlowPane(4, 4);
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
   private final Label spread = new Label();
   private final Label said = new Label();
   private final TakenBar taken;

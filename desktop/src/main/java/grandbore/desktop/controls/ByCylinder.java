@@ -38,7 +38,7 @@ public final class ByCylinder extends VBox {
   private final Kind kind;
   private final FlowPane cells = new FlowPane(10, 4);
   private final Label name = new Label();
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
   private List<Object> shown = List.of();
 
   public ByCylinder(Session session, String label, String path, Kind kind) {
@@ -49,8 +49,6 @@ public final class ByCylinder extends VBox {
     this.kind = kind;
     name.getStyleClass().add("input-label");
     getChildren().addAll(name, cells, refusal);
-    refusal.setVisible(false);
-    refusal.setManaged(false);
     session.buildProperty().subscribe(b -> refresh());
   }
 

@@ -3,7 +3,6 @@ package grandbore.desktop.controls;
 import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -16,7 +15,7 @@ public final class CommitField extends TextField {
   private static final PseudoClass REFUSED = PseudoClass.getPseudoClass("refused");
 
   private final Consumer<String> take;
-  private final Label refusal;
+  private final Refusal refusal;
   private final String label;
   private String shown = "";
 
@@ -24,15 +23,13 @@ public final class CommitField extends TextField {
    * @param take keeps what was typed; throws {@link IllegalArgumentException} where it can't be
    * @param refusal where the reason is shown
    */
-  public CommitField(String label, Consumer<String> take, Label refusal) {
+  public CommitField(String label, Consumer<String> take, Refusal refusal) {
     this.label = label;
     this.take = take;
     this.refusal = refusal;
     setAccessibleText(label);
     setId(label.toLowerCase(Locale.ROOT).replace(' ', '-') + "-text");
     setPrefColumnCount(6);
-    refusal.getStyleClass().add("refusal");
-    refusal.setWrapText(true);
     refusal.setMaxWidth(250);
     accept();
     setOnAction(e -> commit());
@@ -98,14 +95,11 @@ public final class CommitField extends TextField {
 
   private void accept() {
     pseudoClassStateChanged(REFUSED, false);
-    refusal.setVisible(false);
-    refusal.setManaged(false);
+    refusal.clear();
   }
 
   private void refuse(String why) {
     pseudoClassStateChanged(REFUSED, true);
-    refusal.setText("✕ " + why);
-    refusal.setVisible(true);
-    refusal.setManaged(true);
+    refusal.say(why);
   }
 }

@@ -1,13 +1,12 @@
 package grandbore.desktop.controls;
 
 import grandbore.desktop.session.Session;
-import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
 /** A whole number of the combination. */
 public final class CountField extends VBox {
   public CountField(Session session, String label, String path, int most) {
-    var refusal = new Label();
+    var refusal = new Refusal();
     var field =
         new CommitField(
             label,

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
 /**
@@ -20,7 +19,7 @@ public final class FiringField extends VBox {
 
   public FiringField(Session session) {
     this.session = session;
-    var refusal = new Label();
+    var refusal = new Refusal();
     var field = new CommitField("Firing order", this::take, refusal);
     field.setId("firing-order");
     field.setPrefColumnCount(12);

@@ -27,7 +27,7 @@ public final class InputField extends VBox {
     this.session = session;
     field = Specs.field(path);
     String id = path.replace('.', '-');
-    var refusal = new Label();
+    var refusal = new Refusal();
     refusal.setId(id + "-refusal");
     text = new CommitField(field.spec().label(), this::take, refusal);
     text.setId(id + "-text");

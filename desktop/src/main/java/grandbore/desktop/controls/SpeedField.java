@@ -17,7 +17,7 @@ public final class SpeedField extends VBox {
       String label,
       ToDoubleFunction<SpeedRange> read,
       BiFunction<SpeedRange, Double, SpeedRange> write) {
-    var refusal = new Label();
+    var refusal = new Refusal();
     var text =
         new CommitField(
             label,

@@ -10,6 +10,7 @@ import grandbore.desktop.controls.ChoiceField;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.ProvenanceMark;
+import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.Words;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
@@ -38,7 +39,7 @@ final class FlowTable extends VBox {
   private final Label title = new Label();
   private final ProvenanceMark mark = new ProvenanceMark();
   private final GridPane grid = new GridPane();
-  private final Label refusal = new Label();
+  private final Refusal refusal = new Refusal();
   private final CommitField depression;
   private final Label unit = new Label();
   private FlowSheet shown;
@@ -49,7 +50,6 @@ final class FlowTable extends VBox {
     this.side = side;
     getStyleClass().add("flow-table");
     grid.getStyleClass().add("flow-grid");
-    refusal.getStyleClass().add("refusal");
     refusal.setId(side.name().toLowerCase(java.util.Locale.ROOT) + "-flow-refusal");
     var add = new Button("Add row");
     add.setOnAction(e -> edit(FlowTable::longer));
@@ -205,11 +205,9 @@ final class FlowTable extends VBox {
   private void edit(UnaryOperator<FlowSheet> change) {
     try {
       put(change);
-      refusal.setVisible(false);
+      refusal.clear();
     } catch (IllegalArgumentException e) {
-      refusal.setText("✕ " + e.getMessage());
-      refusal.setVisible(true);
-      refusal.setManaged(true);
+      refusal.say(e.getMessage());
     }
   }
 
