@@ -302,7 +302,9 @@ final class Cylinder implements Reservoir {
     var twin = closing.twin();
     twin.sparkAdvance = advance;
     double step = Math.toRadians(1);
-    while (twin.phase > Math.PI || twin.phase < geometry.exhaustOpens() - step) {
+    // At the latest to bottom centre: some cams open only after it.
+    double end = Math.min(geometry.exhaustOpens(), Math.PI) - step;
+    while (twin.phase > Math.PI || twin.phase < end) {
       twin.advance(step / speed, step, meanPistonSpeed);
     }
     return new Trial(twin.work, twin.burning.knock());

@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Set;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -135,6 +136,20 @@ class SolverTest extends EngineTest {
       assertThat((before.work() + after.work()) / 2 / here.work()).isCloseTo(1, within(4e-4));
       assertThat((before.knock() + after.knock()) / 2 / here.knock()).isCloseTo(1, within(1e-3));
     }
+  }
+
+  /** An exhaust valve that opens only after bottom centre is run like any other. */
+  @Test
+  @Timeout(60)
+  void anExhaustThatOpensAfterBottomCentreIsRun() {
+    var late = with(EIGHT, "cam.exhaustDuration", 155, Measure.DEGREES);
+    late = with(late, "cam.exhaustSeat", 190, Measure.DEGREES);
+    late = with(late, "cam.intakeCentreline", 100, Measure.DEGREES);
+    late = with(late, "cam.separation", 91, Measure.DEGREES);
+    assertThat(new EngineParts(late, Fidelity.LIVE.mesh()).exhaustValve().opens())
+        .isGreaterThan(Math.PI);
+    assertThat(point(late, 4000, Fidelity.LIVE).torque())
+        .isLessThan(point(EIGHT, 4000, Fidelity.LIVE).torque());
   }
 
   private static Cylinder.Trial trial(CylinderUnit u, double degrees, double speed, double piston) {
