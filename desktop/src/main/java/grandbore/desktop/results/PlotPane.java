@@ -207,6 +207,8 @@ public final class PlotPane extends VBox {
     var a = new XYTextAnnotation(name, at.x(), at.y());
     a.setFont(new Font("B612", Font.PLAIN, SIZE));
     a.setPaint(color);
+    // Where lines crowd, a name is read before what runs behind it.
+    a.setBackgroundPaint(plot.getBackgroundPaint());
     a.setTextAnchor(at.above() ? TextAnchor.BOTTOM_CENTER : TextAnchor.TOP_CENTER);
     plot.addAnnotation(a);
   }
