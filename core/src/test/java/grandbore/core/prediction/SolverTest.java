@@ -140,11 +140,11 @@ class SolverTest extends EngineTest {
 
   /** An exhaust valve that opens only after bottom centre is run like any other. */
   @Test
-  @Timeout(60)
+  @Timeout(value = 60, threadMode = Timeout.ThreadMode.SEPARATE_THREAD)
   void anExhaustThatOpensAfterBottomCentreIsRun() {
-    var late = with(EIGHT, "cam.exhaustDuration", 155, Measure.DEGREES);
-    late = with(late, "cam.exhaustSeat", 190, Measure.DEGREES);
-    late = with(late, "cam.intakeCentreline", 100, Measure.DEGREES);
+    var late = with(EIGHT, "cam.exhaustDuration", 151, Measure.DEGREES);
+    late = with(late, "cam.exhaustSeat", 174, Measure.DEGREES);
+    late = with(late, "cam.intakeCentreline", 118, Measure.DEGREES);
     late = with(late, "cam.separation", 91, Measure.DEGREES);
     assertThat(new EngineParts(late, Fidelity.LIVE.mesh()).exhaustValve().opens())
         .isGreaterThan(Math.PI);
