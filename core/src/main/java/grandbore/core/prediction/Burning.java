@@ -133,15 +133,18 @@ final class Burning {
 
   /** Compresses what has not burned, before the flame has made a zone of its own. */
   void compress(double ratio) {
-    double g = gas.gamma(unburned, residual);
-    unburned *= Math.pow(ratio, (g - 1) / g);
+    unburned = compressed(unburned, ratio);
+  }
+
+  private double compressed(double kelvin, double ratio) {
+    double g = gas.gamma(kelvin, residual);
+    return kelvin * Math.pow(ratio, (g - 1) / g);
   }
 
   /** Product of mass, gas constant and temperature of both zones, J, at a pressure. */
   double expansion(double energy, double mass, double ratio, double unburnedBefore) {
     double mu = mass - zone;
-    double g = gas.gamma(unburnedBefore, residual);
-    unburned = unburnedBefore * Math.pow(ratio, (g - 1) / g);
+    unburned = compressed(unburnedBefore, ratio);
     double eu = gas.energy(unburned, residual);
     hot = gas.temperature((energy - mu * eu) / zone, 1, hot);
     return mu * gas.gasConstant(residual) * unburned + zone * gas.hotConstant(hot, 1) * hot;

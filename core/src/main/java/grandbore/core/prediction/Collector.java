@@ -41,8 +41,11 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
     copies.freshen(share);
   }
 
-  /** Couples the primaries and the pipe; the solved primary's flow goes to {@link #flows}. */
-  abstract void coupleInside(double dt);
+  /**
+   * Couples the primaries and the pipe; the solved primary's flow goes to {@link #flows}. Returns
+   * the pressure that the flows met, Pa.
+   */
+  abstract double coupleInside(double dt);
 
   /** Takes a copy's flow, its enthalpy and burned share those of its own gas. */
   abstract void receive(double[] copy, double dt);
@@ -52,9 +55,6 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
 
   /** Where the primaries meet, Pa. */
   abstract double pressure();
-
-  /** The pressure that the flows of the last step met, Pa. */
-  abstract double met();
 
   /** Acoustic admittance of the solved primary, kg/(s Pa). */
   final double admittance() {
@@ -67,16 +67,16 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
 
   final void couple(double dt, double speed) {
     if (copies.isEmpty()) {
-      coupleInside(dt);
+      var _ = coupleInside(dt);
       return;
     }
     double phase = solved.cylinder().phase();
     double before = pressure();
     copies.play(
         dt, phase, before, solved.exhaust().echoTime() * speed, admittance(), reflection, receiver);
-    coupleInside(dt);
-    copies.hear(phase, met() - before);
-    flows[Replay.PRESSURE] = met();
+    double met = coupleInside(dt);
+    copies.hear(phase, met - before);
+    flows[Replay.PRESSURE] = met;
     copies.record(phase, flows);
   }
 

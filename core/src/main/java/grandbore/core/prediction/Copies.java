@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.waves.Volume;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -80,6 +81,12 @@ final class Copies {
       copy[0] += answer * admittance;
       receiver.receive(copy, dt);
     }
+  }
+
+  /** Puts one copy's flow into a volume at rest. */
+  static void pour(double[] flows, Volume into, double dt) {
+    Replay.carry(flows, into.enthalpy(), into.burned());
+    into.receive(flows[0] * dt, flows[2] * dt, flows[3] * dt);
   }
 
   /** The pressure has gone on rising by so much within the step, Pa. */

@@ -13,6 +13,9 @@ import grandbore.core.waves.Reservoir;
 final class Cylinder implements Reservoir {
   static final double CYCLE = 4 * Math.PI;
 
+  /** While both valves are shut the charge burns in steps no longer than this, rad. */
+  static final double CLOSED_STEP = Math.toRadians(1);
+
   private static final double POLYTROPIC = 1.33;
 
   private static final double COURANT = 0.5;
@@ -237,14 +240,13 @@ final class Cylinder implements Reservoir {
     double before = pressure;
     double energyBefore = energy;
     double unburnedBefore = burning.unburnedTemperature();
-    boolean oneZone = burning.isLit() && !burning.hasTwoZones(mass);
     burned = Math.clamp(burnedMass / mass, 0, 1);
     double p = before;
     for (int pass = 0; pass < 3; pass++) {
       energy = energyBefore - 0.5 * (before + p) * dv;
       p = solve(newVolume, p / before, unburnedBefore);
     }
-    if (oneZone) {
+    if (burning.isLit() && !burning.hasTwoZones(mass)) {
       burning.compress(p / before);
     }
     pressure = p;
@@ -301,11 +303,10 @@ final class Cylinder implements Reservoir {
   Trial closedCycle(double advance, double speed, double meanPistonSpeed) {
     var twin = closing.twin();
     twin.sparkAdvance = advance;
-    double step = Math.toRadians(1);
     // At the latest to bottom centre: some cams open only after it.
-    double end = Math.min(geometry.exhaustOpens(), Math.PI) - step;
+    double end = Math.min(geometry.exhaustOpens(), Math.PI) - CLOSED_STEP;
     while (twin.phase > Math.PI || twin.phase < end) {
-      twin.advance(step / speed, step, meanPistonSpeed);
+      twin.advance(CLOSED_STEP / speed, CLOSED_STEP, meanPistonSpeed);
     }
     return new Trial(twin.work, twin.burning.knock());
   }

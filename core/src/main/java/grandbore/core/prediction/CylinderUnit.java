@@ -10,9 +10,6 @@ final class CylinderUnit {
   /** Share that comes back from a shut valve, the losses of the way taken off. */
   private static final double WALL_REFLECTION = 0.7;
 
-  /** While both valves are shut the charge burns in steps no longer than this, rad. */
-  private static final double CLOSED_STEP = Math.toRadians(1);
-
   /** What the valves send back at every row of an {@link Echo}; none where there are no copies. */
   private final double[] intakeReflections;
 
@@ -116,7 +113,8 @@ final class CylinderUnit {
   /** Moves the gas in the cylinder on; returns true where a cycle has ended. */
   boolean advance(double dt, double angle, double meanPistonSpeed) {
     double before = cylinder.phase();
-    int parts = cylinder.isClosed() ? (int) Math.ceil(angle / CLOSED_STEP * (1 - 1e-9)) : 1;
+    int parts =
+        cylinder.isClosed() ? (int) Math.ceil(angle / Cylinder.CLOSED_STEP * (1 - 1e-9)) : 1;
     for (int k = 0; k < parts; k++) {
       double from = cylinder.phase();
       cylinder.advance(dt / parts, angle / parts, meanPistonSpeed);

@@ -26,7 +26,6 @@ final class EngineNetwork {
   private final int cylinders;
   private double step;
   private final Pipe.Steps gas;
-  private int wallSteps;
   private long steps;
   private long crankSteps;
 
@@ -39,7 +38,7 @@ final class EngineNetwork {
     var c = parts.combination();
     var bottom = c.bottomEnd();
     cylinders = bottom.cylinders();
-    turnBy(parts.step());
+    step = parts.step();
     supply = new AirSupply(parts);
     intake = new IntakeSide(parts, supply, copies);
     exhaust = new ExhaustSide(parts, copies ? 1 : bottom.banks(), copies);
@@ -117,7 +116,8 @@ final class EngineNetwork {
    */
   double step(double speed, double meanPistonSpeed) {
     // At the same angles of every cycle, so that cycles can be compared.
-    if (crankSteps++ % wallSteps == 0) {
+    long between = Math.max(1, Math.round(WALL_REFRESH / step));
+    if (crankSteps++ % between == 0) {
       gas.refreshWalls();
     }
     double left = step;
@@ -135,9 +135,8 @@ final class EngineNetwork {
   }
 
   /** Sets the step of the crank, rad. */
-  final void turnBy(double rad) {
+  void turnBy(double rad) {
     step = rad;
-    wallSteps = Math.max(1, (int) Math.rint(WALL_REFRESH / step));
   }
 
   /** Sets the share of the new cycle in what the copies play. */

@@ -107,8 +107,7 @@ final class ExhaustSide {
 
   /** Whether another stands so that its gas can be taken over. */
   boolean fits(ExhaustSide o) {
-    return collectors.size() == o.collectors.size()
-        && junctions.size() == o.junctions.size()
+    return junctions.size() == o.junctions.size()
         && Fits.inPairs(collectors, o.collectors, Collector::fits)
         && Fits.inPairs(outlets, o.outlets, Outlet::fits);
   }

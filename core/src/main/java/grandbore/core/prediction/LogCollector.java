@@ -21,7 +21,6 @@ final class LogCollector extends Collector {
   private final PipeEnd outlet;
   private final double branchArea;
   private final double openArea;
-  private double met;
 
   LogCollector(EngineParts parts, Pipe pipe, int sharers, boolean live) {
     super(pipe, sharers, live);
@@ -48,8 +47,8 @@ final class LogCollector extends Collector {
   }
 
   @Override
-  void coupleInside(double dt) {
-    met = log.pressure();
+  double coupleInside(double dt) {
+    double met = log.pressure();
     for (int i = 0; i < branches.size(); i++) {
       branches.get(i).couple(dt);
     }
@@ -60,17 +59,12 @@ final class LogCollector extends Collector {
     flows[1] = 0;
     flows[2] = solved.pipeEnthalpy();
     flows[3] = solved.pipeBurned();
+    return met;
   }
 
   @Override
   void receive(double[] copy, double dt) {
-    Replay.carry(copy, gas.enthalpy(log.temperature(), log.burned()), log.burned());
-    log.receive(copy[0] * dt, copy[2] * dt, copy[3] * dt);
-  }
-
-  @Override
-  double met() {
-    return met;
+    Copies.pour(copy, log, dt);
   }
 
   @Override

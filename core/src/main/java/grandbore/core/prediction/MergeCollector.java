@@ -31,19 +31,15 @@ final class MergeCollector extends Collector {
   }
 
   @Override
-  void coupleInside(double dt) {
+  double coupleInside(double dt) {
     junction.couple(dt);
     junction.branchFlow(solved, flows);
+    return junction.met();
   }
 
   @Override
   void receive(double[] copy, double dt) {
     junction.add(copy, admittance());
-  }
-
-  @Override
-  double met() {
-    return junction.met();
   }
 
   @Override

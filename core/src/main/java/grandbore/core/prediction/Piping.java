@@ -45,6 +45,10 @@ final class Piping {
 
   private static final double HEADER_BENDS = 0.75;
   private static final double MANIFOLD_BENDS = 0.6;
+
+  /** Temperature of the exhaust gas that stands in the pipes at first, K. */
+  private static final double FIRST_EXHAUST = 900;
+
   private final Combination c;
   private final Mesh mesh;
   private final WorkingGas gas;
@@ -81,6 +85,12 @@ final class Piping {
     return relief.contains(which) ? 0 : multiple;
   }
 
+  private Pipe filled(PipeShape shape, double cell, double kelvin, double burned) {
+    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), cell));
+    pipe.fill(c.weather().pressure().si(), kelvin, burned);
+    return pipe;
+  }
+
   Pipe intakePipe(double length) {
     var in = c.intake();
     double entry = in.runnerEntry().si();
@@ -105,9 +115,7 @@ final class Piping {
                     friction(RUNNER_FRICTION, Relief.RUNNER),
                     PORT_HEAT,
                     0)));
-    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.intake()));
-    pipe.fill(c.weather().pressure().si(), chargeTemperature, 0);
-    return pipe;
+    return filled(shape, mesh.intake(), chargeTemperature, 0);
   }
 
   Pipe exhaustPipe() {
@@ -133,9 +141,7 @@ final class Piping {
                     friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
                     EXHAUST_HEAT,
                     friction(cast ? MANIFOLD_BENDS : HEADER_BENDS, Relief.EXHAUST_PIPES))));
-    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.exhaust()));
-    pipe.fill(c.weather().pressure().si(), 900, 1);
-    return pipe;
+    return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
   }
 
   /** A round pipe, its end open to the air or joined to the next. */
@@ -152,9 +158,7 @@ final class Piping {
                     friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
                     EXHAUST_HEAT,
                     friction(bends, Relief.EXHAUST_PIPES))));
-    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), mesh.exhaust()));
-    pipe.fill(c.weather().pressure().si(), 900, 1);
-    return pipe;
+    return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
   }
 
   Pipe collectorPipe(boolean open) {
@@ -184,7 +188,7 @@ final class Piping {
         gas,
         MergeCollector.MERGE_LENGTH * 0.5 * (area + circle(diameter)) * diameter,
         c.weather().pressure().si(),
-        900,
+        FIRST_EXHAUST,
         1);
   }
 

@@ -14,7 +14,7 @@ final class Plenum {
   private final Copies copies;
   private final double openArea;
   private final double[] flows = new double[Replay.FIELDS];
-  private final Copies.Receiver receiver = this::receive;
+  private final Copies.Receiver receiver;
   private Copies.Reflection reflection;
   private CylinderUnit solved;
   private double pressureSum;
@@ -30,6 +30,7 @@ final class Plenum {
     volume =
         new Volume(
             parts.gas(), cubicMetres, c.weather().pressure().si(), parts.chargeTemperature(), 0);
+    receiver = (flow, dt) -> Copies.pour(flow, volume, dt);
     copies = new Copies(live ? sharers : 1);
     openArea = sharers * c.intake().runnerEntry().si() + moreArea;
   }
@@ -79,12 +80,6 @@ final class Plenum {
         solved.intake().admittance(true),
         reflection,
         receiver);
-  }
-
-  private void receive(double[] copy, double dt) {
-    Replay.carry(
-        copy, parts.gas().enthalpy(volume.temperature(), volume.burned()), volume.burned());
-    volume.receive(copy[0] * dt, copy[2] * dt, copy[3] * dt);
   }
 
   /** Finds pressure and temperature after all flows of the step are in. */

@@ -148,7 +148,7 @@ final class GasField {
     burnedMass[i] = density[i] * burnedShare;
     temperature[i] = kelvin;
     recover(i);
-    fastest = Math.max(fastest, (Math.abs(velocity[i]) + sound[i]) * perReach[i]);
+    fastest = Math.max(fastest, rate(i));
   }
 
   /** Takes over what another field holds from a place on. */
@@ -171,7 +171,7 @@ final class GasField {
       perReach[to + i] = from.perReach[at + i];
     }
     for (int i = 0; i < cells; i++) {
-      fastest = Math.max(fastest, (Math.abs(velocity[to + i]) + sound[to + i]) * perReach[to + i]);
+      fastest = Math.max(fastest, rate(to + i));
     }
     walls.copy(from.walls, at, to, cells);
   }
@@ -202,6 +202,11 @@ final class GasField {
     heatShare[i] = share;
     heatDatum[i] = e - share * square;
     heatOfBurning[i] = gas.energyOfBurning(t);
+  }
+
+  /** How often waves cross what they may cross in a step, 1/s. */
+  private double rate(int i) {
+    return (Math.abs(velocity[i]) + sound[i]) * perReach[i];
   }
 
   /** The longest stable time step now, s. */
@@ -382,7 +387,7 @@ final class GasField {
                 + walls.give(i, temperature[i], dt, volume[i]);
         burnedMass[i] += share * (burnedFlow[i] - burnedFlow[i + 1]);
         recover(i);
-        double rate = (Math.abs(velocity[i]) + sound[i]) * perReach[i];
+        double rate = rate(i);
         most = rate > most ? rate : most;
       }
     }

@@ -37,11 +37,15 @@ public final class Orifice {
    * makes them alike and does not throw them over.
    */
   public void couple(double dt) {
-    boolean forward = from.pressureAhead() >= to.pressureAhead();
+    double here = from.pressureAhead();
+    double there = to.pressureAhead();
+    boolean forward = here >= there;
     var up = forward ? from : to;
     var down = forward ? to : from;
-    double p0 = up.pressureAhead();
-    double p = down.pressureAhead();
+    double p0 = forward ? here : there;
+    double p = forward ? there : here;
+    double fall = dt * up.stiffness();
+    double rise = dt * down.stiffness();
     double t = up.temperature();
     double y = up.burned();
     double r = gas.gasConstant(y);
@@ -53,9 +57,9 @@ public final class Orifice {
     for (int pass = 0; pass < 2 && high - low > STILL * p0; pass++) {
       double coefficient =
           effectiveArea * Nozzle.massFlux(high, t, r, gamma, low) / Math.sqrt(high - low);
-      flow = answered(coefficient, p0 - p, dt * (up.stiffness() + down.stiffness()));
-      high = p0 - flow * dt * up.stiffness();
-      low = p + flow * dt * down.stiffness();
+      flow = answered(coefficient, p0 - p, fall + rise);
+      high = p0 - flow * fall;
+      low = p + flow * rise;
     }
     double dm = flow * dt;
     double de = dm * gas.enthalpy(t, y);

@@ -77,6 +77,11 @@ public final class Volume implements Reservoir {
     return (1 + gas.gasConstant(burned) / gas.cv(temperature, burned)) * pressure / settledMass;
   }
 
+  /** Enthalpy of the gas, J/kg. */
+  public double enthalpy() {
+    return gas.enthalpy(temperature, burned);
+  }
+
   /** The longest step in which pipes of so much area, m², do not make it overshoot, s. */
   public double stableStep(double openArea) {
     double r = gas.gasConstant(burned);

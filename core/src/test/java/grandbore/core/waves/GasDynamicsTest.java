@@ -48,6 +48,16 @@ class GasDynamicsTest {
     return e;
   }
 
+  /** One step of a pipe between two ends, as long as it stands; returns its length, s. */
+  static double step(Pipe pipe, PipeEnd one, PipeEnd other) {
+    double dt = pipe.stableStep();
+    pipe.predict(dt);
+    one.couple(dt);
+    other.couple(dt);
+    pipe.update(dt);
+    return dt;
+  }
+
   /** A pulse comes back from a shut end as it went, from an open end upside down. */
   @ParameterizedTest
   @CsvSource({"0, 1", "1, -1"})
@@ -57,12 +67,7 @@ class GasDynamicsTest {
     var left = end(pipe, true, 0);
     var right = end(pipe, false, share * 1e-3);
     for (double t = 0; t < 0.6 / SOUND; ) {
-      double dt = pipe.stableStep();
-      pipe.predict(dt);
-      left.couple(dt);
-      right.couple(dt);
-      pipe.update(dt);
-      t += dt;
+      t += step(pipe, left, right);
     }
     assertThat(extreme(pipe) / went).isCloseTo(sign, within(0.06));
   }
@@ -143,11 +148,7 @@ class GasDynamicsTest {
     var out = end(pipe, false, area);
     in.open(area);
     for (int i = 0; i < 20_000; i++) {
-      double dt = pipe.stableStep();
-      pipe.predict(dt);
-      in.couple(dt);
-      out.couple(dt);
-      pipe.update(dt);
+      step(pipe, in, out);
     }
     double u = pipe.velocity(30);
     double reynolds = pipe.density(30) * u * diameter / 1.846e-5;
@@ -171,11 +172,7 @@ class GasDynamicsTest {
     var left = end(pipe, true, 0);
     var right = end(pipe, false, 0);
     for (int i = 0; i < 4000; i++) {
-      double dt = pipe.stableStep();
-      pipe.predict(dt);
-      left.couple(dt);
-      right.couple(dt);
-      pipe.update(dt);
+      step(pipe, left, right);
     }
     assertThat(pipe.temperature(10)).isBetween(301.0, 500.0);
     assertThat(pipe.energy() + pipe.heatToWall()).isCloseTo(before, within(1e-9 * before));
@@ -241,11 +238,7 @@ class GasDynamicsTest {
     valve.open(7e-4);
     double choked = 7e-4 * Nozzle.massFlux(6e5, 1500, R, GAMMA, 0);
     for (int i = 0; i < 300; i++) {
-      double dt = pipe.stableStep();
-      pipe.predict(dt);
-      valve.couple(dt);
-      tail.couple(dt);
-      pipe.update(dt);
+      step(pipe, valve, tail);
       assertThat(-valve.massFlow()).isLessThanOrEqualTo(choked * 1.0001).isPositive();
       assertThat(pipe.pressure(0)).isPositive();
     }
@@ -293,11 +286,7 @@ class GasDynamicsTest {
     var left = end(pipe, true, 0);
     var right = end(pipe, false, 0);
     for (int i = 0; i < 3000; i++) {
-      double dt = pipe.stableStep();
-      pipe.predict(dt);
-      left.couple(dt);
-      right.couple(dt);
-      pipe.update(dt);
+      step(pipe, left, right);
     }
     for (int i = 0; i < 6; i++) {
       assertThat(Math.abs(pipe.velocity(i))).isLessThan(1);

@@ -122,11 +122,7 @@ class WavesTest {
     left.open(1e-3);
     right.open(0);
     for (int i = 0; i < 2000; i++) {
-      double dt = pipe.stableStep();
-      pipe.predict(dt);
-      left.couple(dt);
-      right.couple(dt);
-      pipe.update(dt);
+      GasDynamicsTest.step(pipe, left, right);
     }
     for (int i = 0; i < 25; i++) {
       assertThat(pipe.velocity(i)).isCloseTo(0, within(1e-7));
@@ -169,11 +165,7 @@ class WavesTest {
     entry.open(1e-3);
     exit.open(throat);
     for (int i = 0; i < 6000; i++) {
-      double dt = pipe.stableStep();
-      pipe.predict(dt);
-      entry.couple(dt);
-      exit.couple(dt);
-      pipe.update(dt);
+      GasDynamicsTest.step(pipe, entry, exit);
     }
     double expected = throat * Nozzle.massFlux(1e5, 300, R, GAMMA, 0.8e5);
     assertThat(exit.massFlow()).isCloseTo(expected, Percentage.withPercentage(0.2));
