@@ -39,7 +39,6 @@ public final class InputField extends VBox {
     unit.getStyleClass().add("unit");
     var row = new HBox(4, mark, text, unit);
     row.setAlignment(Pos.CENTER_LEFT);
-    setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(row, refusal);
     session.buildProperty().subscribe(b -> refresh());
     session.readingsProperty().subscribe(r -> refresh());

@@ -68,6 +68,8 @@ public final class InputGrid extends GridPane {
     name.setMaxWidth(126);
     GridPane.setValignment(name, VPos.CENTER);
     GridPane.setHalignment(name, HPos.LEFT);
+    // Beside the middle of a name of two lines.
+    GridPane.setFillHeight(control, false);
     cells.add(new Cell(name, control, concerns));
     arrange();
     return this;

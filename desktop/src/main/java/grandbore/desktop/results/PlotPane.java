@@ -43,6 +43,9 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
  * and export as SVG, PNG or CSV.
  */
 public final class PlotPane extends VBox {
+  /** Share that a name hides of what is behind it. */
+  private static final double VEIL = 0.67;
+
   private static final float[][] DASHES = {null, {8, 4}, {3, 3}, {10, 3, 2, 3}, {1.5f, 2.5f}};
   private static final double HEIGHT = 215;
   private static final int SIZE = 10;
@@ -207,8 +210,8 @@ public final class PlotPane extends VBox {
     var a = new XYTextAnnotation(name, at.x(), at.y());
     a.setFont(new Font("B612", Font.PLAIN, SIZE));
     a.setPaint(color);
-    // Where lines crowd, a name is read before what runs behind it.
-    a.setBackgroundPaint(plot.getBackgroundPaint());
+    // Where lines crowd, a name is read before what shines through behind it.
+    a.setBackgroundPaint(Palette.awt(look.palette().panel().deriveColor(0, 1, 1, VEIL)));
     a.setTextAnchor(at.above() ? TextAnchor.BOTTOM_CENTER : TextAnchor.TOP_CENTER);
     plot.addAnnotation(a);
   }
