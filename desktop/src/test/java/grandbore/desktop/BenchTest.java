@@ -25,7 +25,6 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -35,7 +34,7 @@ abstract class BenchTest {
 
   @TempDir Path folder;
 
-  final FxRobot robot = new FxRobot();
+  final WindowRobot robot = new WindowRobot();
   Stage stage;
   Workbench bench;
 
