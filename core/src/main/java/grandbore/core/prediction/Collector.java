@@ -1,36 +1,65 @@
 package grandbore.core.prediction;
 
 import grandbore.core.waves.Pipe;
+import java.util.ArrayList;
+import java.util.List;
 
 /** Where primaries meet, and the pipe behind it. */
 abstract sealed class Collector permits MergeCollector, LogCollector {
   private final Pipe pipe;
-  private final Copies copies;
-  private final Copies.Receiver receiver = this::receive;
-  private Copies.Reflection reflection;
-  private CylinderUnit solved;
-  final double[] flows = new double[Replay.FIELDS];
+  private final List<Voice> voices = new ArrayList<>();
+  private final double[] flows = new double[Replay.FIELDS];
 
   /**
    * @param pipe that carries on from it
-   * @param sharers cylinders that meet here, copies with them
    */
-  Collector(Pipe pipe, int sharers, boolean live) {
+  Collector(Pipe pipe) {
     this.pipe = pipe;
-    copies = new Copies(live ? sharers : 1);
   }
 
-  void join(CylinderUnit unit) {
-    solved = unit;
-    reflection = unit::exhaustReflection;
+  /**
+   * @param branch that it is
+   * @param others that meet here as copies of it
+   */
+  final void join(CylinderUnit unit, int branch, Others others) {
+    if (!others.each().isEmpty()) {
+      voices.add(new Voice(unit, branch, new Copies(others)));
+    }
   }
+
+  /** A solved cylinder that speaks for others here. */
+  private final class Voice {
+    final CylinderUnit unit;
+    final int branch;
+    final Copies copies;
+    final Copies.Reflection reflection;
+    final Copies.Receiver receiver;
+
+    Voice(CylinderUnit unit, int branch, Copies copies) {
+      this.unit = unit;
+      this.branch = branch;
+      this.copies = copies;
+      reflection = unit::exhaustReflection;
+      receiver = (copy, share, dt) -> receive(copy, share, admittance(), dt);
+    }
+
+    /** Acoustic admittance of its primary, kg/(s Pa). */
+    double admittance() {
+      return unit.exhaust().admittance(false);
+    }
+  }
+
+  abstract void join(CylinderUnit unit, Others others);
 
   boolean fits(Collector o) {
-    return getClass() == o.getClass() && copies.fits(o.copies);
+    return getClass() == o.getClass()
+        && Fits.inPairs(voices, o.voices, (mine, other) -> mine.copies.fits(other.copies));
   }
 
   void copyFrom(Collector o) {
-    copies.copyFrom(o.copies);
+    for (int k = 0; k < voices.size(); k++) {
+      voices.get(k).copies.copyFrom(o.voices.get(k).copies);
+    }
     switch (this) {
       case MergeCollector m -> m.copyGas((MergeCollector) o);
       case LogCollector l -> l.copyGas((LogCollector) o);
@@ -38,17 +67,21 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   }
 
   final void freshen(double share) {
-    copies.freshen(share);
+    voices.forEach(v -> v.copies.freshen(share));
   }
 
-  /**
-   * Couples the primaries and the pipe; the solved primary's flow goes to {@link #flows}. Returns
-   * the pressure that the flows met, Pa.
-   */
+  /** Couples the primaries and the pipe; returns the pressure that the flows met, Pa. */
   abstract double coupleInside(double dt);
 
-  /** Takes a copy's flow, its enthalpy and burned share those of its own gas. */
-  abstract void receive(double[] copy, double dt);
+  /** What flowed from a branch in the last step. */
+  abstract void branchFlow(int branch, double[] out);
+
+  /**
+   * Takes a share of a copy's flow, its enthalpy and burned share those of its own gas.
+   *
+   * @param admittance of its pipe, kg/(s Pa)
+   */
+  abstract void receive(double[] copy, double share, double admittance, double dt);
 
   /** The longest step that its own cell stands, s. */
   abstract double stableStep();
@@ -56,28 +89,27 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   /** Where the primaries meet, Pa. */
   abstract double pressure();
 
-  /** Acoustic admittance of the solved primary, kg/(s Pa). */
-  final double admittance() {
-    return solved.exhaust().admittance(false);
-  }
-
   abstract double mass();
 
   abstract double energy();
 
   final void couple(double dt, double speed) {
-    if (copies.isEmpty()) {
-      var _ = coupleInside(dt);
-      return;
-    }
-    double phase = solved.cylinder().phase();
     double before = pressure();
-    copies.play(
-        dt, phase, before, solved.exhaust().echoTime() * speed, admittance(), reflection, receiver);
+    for (int i = 0; i < voices.size(); i++) {
+      var v = voices.get(i);
+      double phase = v.unit.cylinder().phase();
+      double delay = v.unit.exhaust().echoTime() * speed;
+      v.copies.play(dt, phase, before, delay, v.admittance(), v.reflection, v.receiver);
+    }
     double met = coupleInside(dt);
-    copies.hear(phase, met - before);
-    flows[Replay.PRESSURE] = met;
-    copies.record(phase, flows);
+    for (int i = 0; i < voices.size(); i++) {
+      var v = voices.get(i);
+      double phase = v.unit.cylinder().phase();
+      v.copies.hear(phase, met - before);
+      branchFlow(v.branch, flows);
+      flows[Replay.PRESSURE] = met;
+      v.copies.record(phase, flows);
+    }
   }
 
   final Pipe pipe() {

@@ -9,22 +9,19 @@ import java.util.List;
  * their phases, each answering the pressure that it meets there.
  */
 final class Copies {
-  /** Takes one copy's flow: as {@link Replay} keeps it, the answer in its mass. */
+  /** Takes a share of a copy's flow: as {@link Replay} keeps it, the answer in its mass. */
   interface Receiver {
-    void receive(double[] flows, double dt);
+    void receive(double[] flows, double share, double dt);
   }
 
-  private final int count;
+  private final List<Others.Later> others;
   private final Replay replay = new Replay();
   private final List<Echo> echoes = new ArrayList<>();
   private final double[] copy = new double[Replay.FIELDS];
 
-  /**
-   * @param sharers cylinders on the volume, the solved one with them, evenly spaced
-   */
-  Copies(int sharers) {
-    count = sharers;
-    for (int k = 0; k < sharers; k++) {
+  Copies(Others others) {
+    this.others = others.each();
+    for (int k = 0; k < this.others.size(); k++) {
       echoes.add(new Echo());
     }
   }
@@ -32,14 +29,14 @@ final class Copies {
   /** Takes over what as many others did. */
   void copyFrom(Copies o) {
     replay.copyFrom(o.replay);
-    for (int k = 0; k < count; k++) {
+    for (int k = 0; k < echoes.size(); k++) {
       echoes.get(k).copyFrom(o.echoes.get(k));
     }
   }
 
-  /** Whether there are as many as of another. */
+  /** Whether they stand as another's do. */
   boolean fits(Copies o) {
-    return count == o.count;
+    return others.equals(o.others);
   }
 
   /** Sets the share of the new cycle in what is played. */
@@ -72,34 +69,34 @@ final class Copies {
     }
     int now = Echo.row(phase);
     int back = Echo.before(now, delay);
-    for (int k = 1; k < count; k++) {
-      double at = phase - Cylinder.CYCLE * k / count;
+    for (int k = 0; k < others.size(); k++) {
+      double at = phase - others.get(k).by();
       at = at < 0 ? at + Cylinder.CYCLE : at;
       replay.at(at, copy);
       double answer =
           echoes.get(k).answer(now, back, pressure - copy[Replay.PRESSURE], reflection.at(at));
       copy[0] += answer * admittance;
-      receiver.receive(copy, dt);
+      receiver.receive(copy, others.get(k).share(), dt);
     }
   }
 
-  /** Puts one copy's flow into a volume at rest. */
-  static void pour(double[] flows, Volume into, double dt) {
+  /** Puts a share of a copy's flow into a volume at rest. */
+  static void pour(double[] flows, double share, Volume into, double dt) {
     Replay.carry(flows, into.enthalpy(), into.burned());
-    into.receive(flows[0] * dt, flows[2] * dt, flows[3] * dt);
+    into.receive(share * flows[0] * dt, share * flows[2] * dt, share * flows[3] * dt);
   }
 
   /** The pressure has gone on rising by so much within the step, Pa. */
   void hear(double phase, double rise) {
     int now = Echo.row(phase);
-    for (int k = 1; replay.isReady() && k < count; k++) {
+    for (int k = 0; replay.isReady() && k < others.size(); k++) {
       echoes.get(k).hear(now, rise);
     }
   }
 
   /** Whether there are none: every cylinder is solved. */
   boolean isEmpty() {
-    return count == 1;
+    return others.isEmpty();
   }
 
   /** Share of a sound wave that a valve sends back at a phase. */

@@ -20,7 +20,7 @@ final class CylinderUnit {
   private final RodLoads loads;
   private final double intakeShare;
   private final double exhaustShare;
-  private final int number;
+  private final Roles.Role role;
   private final FlowCurve intakeFlow;
   private final FlowCurve exhaustFlow;
   private final double intakeArea;
@@ -41,11 +41,13 @@ final class CylinderUnit {
   private int cycles;
 
   /**
-   * @param mean whether it stands for all cylinders
+   * @param mean whether it is the mean of all cylinders
    */
-  CylinderUnit(EngineParts parts, int number, boolean mean, double phase, double clearance) {
-    this.number = number;
+  CylinderUnit(EngineParts parts, Roles.Role role, boolean mean, double clearance) {
+    this.role = role;
+    int number = role.number();
     var c = parts.combination();
+    double phase = (Cylinder.CYCLE - role.firesAt()) % Cylinder.CYCLE;
     cylinder = parts.cylinder(phase, clearance);
     intake =
         parts
@@ -173,9 +175,9 @@ final class CylinderUnit {
     return loads;
   }
 
-  /** The cylinder's number on the engine. */
-  int number() {
-    return number;
+  /** What it stands for. */
+  Roles.Role role() {
+    return role;
   }
 
   /** Highest Mach number at the valve's end of the intake port in the last cycle. */

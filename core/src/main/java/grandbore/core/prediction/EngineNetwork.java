@@ -1,13 +1,12 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combination.Combination;
 import grandbore.core.waves.Pipe;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
  * The engine as a network: cylinders with their pipes between an {@link IntakeSide} and an {@link
- * ExhaustSide}. A network with copies holds one cylinder and plays its flows again for the others.
+ * ExhaustSide}. Some cylinders are solved; their flows are played again for the others.
  */
 final class EngineNetwork {
   private static final double MOST_PARTS = 200;
@@ -30,30 +29,24 @@ final class EngineNetwork {
   private long crankSteps;
 
   /**
-   * @param copies whether one cylinder stands for all
    * @param clearances volume of each cylinder at top centre, m³, by number
    */
-  EngineNetwork(EngineParts parts, boolean copies, double[] clearances) {
+  EngineNetwork(EngineParts parts, Roles roles, double[] clearances) {
     this.parts = parts;
-    var c = parts.combination();
-    var bottom = c.bottomEnd();
-    cylinders = bottom.cylinders();
+    cylinders = parts.combination().bottomEnd().cylinders();
     step = parts.step();
     supply = new AirSupply(parts);
-    intake = new IntakeSide(parts, supply, copies);
-    exhaust = new ExhaustSide(parts, copies ? 1 : bottom.banks(), copies);
-    var places = new int[2];
-    for (int k = 0; k < (copies ? 1 : cylinders); k++) {
-      int number = bottom.firingOrder().get(k);
-      double phase = k == 0 ? 0 : Cylinder.CYCLE - bottom.firesAt(k);
-      double clearance = copies ? mean(clearances) : clearances[number - 1];
-      var unit = new CylinderUnit(parts, number, copies, phase % Cylinder.CYCLE, clearance);
+    intake = new IntakeSide(parts, supply, roles.planes());
+    exhaust = new ExhaustSide(parts, roles.banks());
+    var places = new int[roles.banks()];
+    for (var role : roles.each()) {
+      double clearance = roles.alike() ? mean(clearances) : clearances[role.number() - 1];
+      var unit = new CylinderUnit(parts, role, roles.alike(), clearance);
       units.add(unit);
       pipes.add(unit.intake());
       pipes.add(unit.exhaust());
-      intake.join(unit, k);
-      int bank = copies ? 0 : bottom.bank(number);
-      exhaust.join(unit, bank, places[bank]++);
+      intake.join(unit, role.plane(), role.onPlenum());
+      exhaust.join(unit, role.bank(), places[role.bank()]++, role.onCollector());
     }
     pipes.addAll(exhaust.pipes());
     gas = Pipe.together(parts.gas(), pipes);
@@ -87,19 +80,12 @@ final class EngineNetwork {
 
   private boolean firesAlike(CylinderUnit mine, EngineNetwork o, CylinderUnit other) {
     double off = sinceFirst(mine) - o.sinceFirst(other);
-    return mine.number() == other.number()
+    return mine.role().numbers().equals(other.role().numbers())
         && Math.abs(Math.IEEEremainder(off, Cylinder.CYCLE)) < SAME_PHASE;
   }
 
   private double sinceFirst(CylinderUnit unit) {
     return unit.cylinder().phase() - units.getFirst().cylinder().phase();
-  }
-
-  /** Whether one cylinder and its copies make this engine: all alike and evenly spaced. */
-  static boolean copyable(Combination c) {
-    return c.bottomEnd().firesEvenly()
-        && IntakeSide.copyable(c.intake())
-        && ExhaustSide.copyable(c);
   }
 
   private static double mean(double[] values) {

@@ -24,7 +24,7 @@ final class ExhaustSide {
   /**
    * @param banks solved
    */
-  ExhaustSide(EngineParts parts, int banks, boolean live) {
+  ExhaustSide(EngineParts parts, int banks) {
     this.parts = parts;
     var c = parts.combination();
     var x = c.exhaust();
@@ -44,15 +44,14 @@ final class ExhaustSide {
         for (int g = 0; g < groups; g++) {
           var pipe = keep(parts.piping().secondaryPipe());
           collectors.add(
-              new MergeCollector(parts, pipe, x.secondaryDiameter().si(), bank / groups, false));
+              new MergeCollector(parts, pipe, x.secondaryDiameter().si(), bank / groups));
           second.join(pipe, false, MergeCollector.MERGE_COSINE);
         }
         junctions.add(second);
       } else if (x.kind() == Exhaust.Kind.HEADERS) {
-        collectors.add(
-            new MergeCollector(parts, collector, x.collectorDiameter().si(), bank, live));
+        collectors.add(new MergeCollector(parts, collector, x.collectorDiameter().si(), bank));
       } else {
-        collectors.add(new LogCollector(parts, collector, bank, live));
+        collectors.add(new LogCollector(parts, collector, bank));
       }
       var last = collector;
       if (continues(x)) {
@@ -80,7 +79,7 @@ final class ExhaustSide {
     return x.outlet() == Exhaust.Outlet.SYSTEM || x.balance() == Exhaust.Balance.PIPE;
   }
 
-  /** Whether one cylinder and its copies can stand for the bank. */
+  /** Whether copies can stand for some of the cylinders. */
   static boolean copyable(Combination c) {
     return c.exhaust().kind() != Exhaust.Kind.STEPPED
         && (c.exhaust().balance() == Exhaust.Balance.NONE || c.bottomEnd().banks() == 1);
@@ -96,9 +95,10 @@ final class ExhaustSide {
    *
    * @param bank solved, from 0
    * @param place among the bank's cylinders in the firing order, from 0
+   * @param others that meet there as copies of it
    */
-  void join(CylinderUnit unit, int bank, int place) {
-    collectors.get(bank * groups + place % groups).join(unit);
+  void join(CylinderUnit unit, int bank, int place, Others others) {
+    collectors.get(bank * groups + place % groups).join(unit, others);
   }
 
   List<Pipe> pipes() {

@@ -1,10 +1,17 @@
 package grandbore.core.prediction;
 
+import grandbore.core.combination.Combination;
+
 /** How much of the engine is solved. */
 public enum Fidelity {
   /** One cylinder; the others are copies of it, shifted in phase, on the shared volumes. */
   LIVE(0.040, 0.070),
-  /** Every cylinder. */
+  /**
+   * On the same cells a cylinder for every place that sees the others differently: four of a
+   * cross-plane V8.
+   */
+  PLACED(0.040, 0.070),
+  /** Every cylinder, but for those that are others over again. */
   FULL(0.030, 0.055);
 
   /** Of the crank, rad. */
@@ -16,6 +23,20 @@ public enum Fidelity {
   Fidelity(double intakeCell, double exhaustCell) {
     this.intakeCell = intakeCell;
     this.exhaustCell = exhaustCell;
+  }
+
+  /** Which cylinders are solved. */
+  Roles roles(BuiltEngine engine) {
+    return switch (this) {
+      case LIVE -> Roles.live(engine.combination());
+      case PLACED -> Roles.placed(engine.combination());
+      case FULL -> Roles.full(engine);
+    };
+  }
+
+  /** Whether no cylinder is taken for another that hears its neighbours at other times. */
+  public boolean isExact(Combination c) {
+    return this != LIVE || Roles.live(c).each().size() == Roles.placed(c).each().size();
   }
 
   /** Cell lengths and step wanted. */

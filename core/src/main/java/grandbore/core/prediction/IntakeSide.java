@@ -1,6 +1,5 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combination.Intake;
 import grandbore.core.waves.Orifice;
 import grandbore.core.waves.PipeEnd;
 import java.util.ArrayList;
@@ -17,27 +16,30 @@ final class IntakeSide {
   private final List<Orifice> meters = new ArrayList<>();
   private final List<PipeEnd> separate = new ArrayList<>();
   private final Orifice window;
+  private final int planes;
   private double throttle = 1;
 
-  IntakeSide(EngineParts parts, AirSupply supply, boolean live) {
+  /**
+   * @param solved planes
+   */
+  IntakeSide(EngineParts parts, AirSupply supply, int solved) {
     this.parts = parts;
     this.supply = supply;
     var c = parts.combination();
     int cylinders = c.bottomEnd().cylinders();
-    int planes =
+    planes =
         switch (c.intake().manifold()) {
           case PLENUM -> 1;
           case DUAL_PLANE -> 2;
           case INDIVIDUAL -> 0;
         };
     double windowArea = planes == 2 ? c.intake().planeWindow().si() : 0;
-    for (int k = 0; k < planes; k++) {
+    for (int k = 0; k < Math.min(planes, solved); k++) {
       var plenum =
           new Plenum(
               parts,
               c.intake().sharedVolume() / planes,
               cylinders / planes,
-              live,
               parts.meterArea() / planes + windowArea);
       plenums.add(plenum);
       if (!supply.feedsPlenum()) {
@@ -47,7 +49,7 @@ final class IntakeSide {
       }
     }
     window =
-        windowArea > 0
+        plenums.size() == 2 && windowArea > 0
             ? new Orifice(
                 parts.gas(),
                 plenums.get(0).reservoir(),
@@ -59,15 +61,16 @@ final class IntakeSide {
   /**
    * Connects a cylinder.
    *
-   * @param place in the firing order, from 0
+   * @param plane that it draws from
+   * @param others that draw from it as copies
    */
-  void join(CylinderUnit unit, int place) {
+  void join(CylinderUnit unit, int plane, Others others) {
     if (plenums.isEmpty()) {
       var mouth = new PipeEnd(parts.gas(), unit.intake(), true, supply.reservoir());
       separate.add(mouth);
       mouth.open(separateArea());
     } else {
-      plenums.get(place % plenums.size()).join(unit);
+      plenums.get(plane).join(unit, others);
     }
   }
 
@@ -81,7 +84,7 @@ final class IntakeSide {
   void throttle(double share) {
     throttle = share;
     for (var m : meters) {
-      m.open(share * parts.meterArea() / plenums.size());
+      m.open(share * parts.meterArea() / planes);
     }
     for (var end : separate) {
       end.open(separateArea());
@@ -115,7 +118,7 @@ final class IntakeSide {
     }
     if (supply.feedsPlenum()) {
       for (int i = 0; i < plenums.size(); i++) {
-        supply.deliver(plenums.get(i).reservoir(), dt, speed, plenums.size());
+        supply.deliver(plenums.get(i).reservoir(), dt, speed, planes);
       }
     }
     if (window != null) {
@@ -149,9 +152,5 @@ final class IntakeSide {
 
   double energy() {
     return plenums.stream().mapToDouble(Plenum::energy).sum();
-  }
-
-  static boolean copyable(Intake intake) {
-    return intake.manifold() != Intake.Manifold.DUAL_PLANE;
   }
 }

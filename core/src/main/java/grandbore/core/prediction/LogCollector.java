@@ -22,8 +22,8 @@ final class LogCollector extends Collector {
   private final double branchArea;
   private final double openArea;
 
-  LogCollector(EngineParts parts, Pipe pipe, int sharers, boolean live) {
-    super(pipe, sharers, live);
+  LogCollector(EngineParts parts, Pipe pipe, int sharers) {
+    super(pipe);
     gas = parts.gas();
     branchArea = parts.piping().primaryArea();
     double d = Math.sqrt(4 * branchArea / Math.PI);
@@ -39,8 +39,8 @@ final class LogCollector extends Collector {
   }
 
   @Override
-  void join(CylinderUnit unit) {
-    super.join(unit);
+  void join(CylinderUnit unit, Others others) {
+    join(unit, branches.size(), others);
     var end = new PipeEnd(gas, unit.exhaust(), false, log);
     end.open(TURN * branchArea);
     branches.add(end);
@@ -54,17 +54,21 @@ final class LogCollector extends Collector {
     }
     outlet.couple(dt);
     log.settle();
-    var solved = branches.getLast();
-    flows[0] = solved.massFlow();
-    flows[1] = 0;
-    flows[2] = solved.pipeEnthalpy();
-    flows[3] = solved.pipeBurned();
     return met;
   }
 
   @Override
-  void receive(double[] copy, double dt) {
-    Copies.pour(copy, log, dt);
+  void branchFlow(int branch, double[] out) {
+    var end = branches.get(branch);
+    out[0] = end.massFlow();
+    out[1] = 0;
+    out[2] = end.pipeEnthalpy();
+    out[3] = end.pipeBurned();
+  }
+
+  @Override
+  void receive(double[] copy, double share, double admittance, double dt) {
+    Copies.pour(copy, share, log, dt);
   }
 
   @Override

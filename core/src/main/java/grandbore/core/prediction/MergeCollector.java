@@ -12,10 +12,9 @@ final class MergeCollector extends Collector {
   static final double MERGE_LENGTH = 1;
 
   private final Junction junction;
-  private int solved = -1;
 
-  MergeCollector(EngineParts parts, Pipe pipe, double diameter, int sharers, boolean live) {
-    super(pipe, sharers, live);
+  MergeCollector(EngineParts parts, Pipe pipe, double diameter, int sharers) {
+    super(pipe);
     junction = parts.piping().merge(sharers * parts.piping().primaryArea(), diameter);
     junction.join(pipe, true, -1);
   }
@@ -25,21 +24,24 @@ final class MergeCollector extends Collector {
   }
 
   @Override
-  void join(CylinderUnit unit) {
-    super.join(unit);
-    solved = junction.join(unit.exhaust(), false, MERGE_COSINE);
+  void join(CylinderUnit unit, Others others) {
+    join(unit, junction.join(unit.exhaust(), false, MERGE_COSINE), others);
   }
 
   @Override
   double coupleInside(double dt) {
     junction.couple(dt);
-    junction.branchFlow(solved, flows);
     return junction.met();
   }
 
   @Override
-  void receive(double[] copy, double dt) {
-    junction.add(copy, admittance());
+  void branchFlow(int branch, double[] out) {
+    junction.branchFlow(branch, out);
+  }
+
+  @Override
+  void receive(double[] copy, double share, double admittance, double dt) {
+    junction.add(copy, share, admittance);
   }
 
   @Override

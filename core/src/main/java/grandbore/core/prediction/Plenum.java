@@ -10,75 +10,94 @@ import java.util.List;
 final class Plenum {
   private final EngineParts parts;
   private final Volume volume;
-  private final List<PipeEnd> mouths = new ArrayList<>();
-  private final Copies copies;
+  private final List<Voice> voices = new ArrayList<>();
   private final double openArea;
   private final double[] flows = new double[Replay.FIELDS];
   private final Copies.Receiver receiver;
-  private Copies.Reflection reflection;
-  private CylinderUnit solved;
   private double pressureSum;
   private double elapsed;
 
+  /** A solved cylinder's runner, and the others that draw as it does. */
+  private static final class Voice {
+    final CylinderUnit unit;
+    final PipeEnd mouth;
+    final Copies copies;
+    final Copies.Reflection reflection;
+
+    Voice(CylinderUnit unit, PipeEnd mouth, Others others) {
+      this.unit = unit;
+      this.mouth = mouth;
+      copies = new Copies(others);
+      reflection = unit::intakeReflection;
+    }
+  }
+
   /**
-   * @param sharers cylinders that it feeds, copies with them
+   * @param sharers cylinders that it feeds
    * @param moreArea open to it besides the runners, m²
    */
-  Plenum(EngineParts parts, double cubicMetres, int sharers, boolean live, double moreArea) {
+  Plenum(EngineParts parts, double cubicMetres, int sharers, double moreArea) {
     this.parts = parts;
     var c = parts.combination();
     volume =
         new Volume(
             parts.gas(), cubicMetres, c.weather().pressure().si(), parts.chargeTemperature(), 0);
-    receiver = (flow, dt) -> Copies.pour(flow, volume, dt);
-    copies = new Copies(live ? sharers : 1);
+    receiver = (flow, share, dt) -> Copies.pour(flow, share, volume, dt);
     openArea = sharers * c.intake().runnerEntry().si() + moreArea;
   }
 
-  void join(CylinderUnit unit) {
+  /**
+   * @param others that it feeds as copies of this one
+   */
+  void join(CylinderUnit unit, Others others) {
     var mouth = new PipeEnd(parts.gas(), unit.intake(), true, volume);
     mouth.open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
-    mouths.add(mouth);
-    solved = unit;
-    reflection = unit::intakeReflection;
+    voices.add(new Voice(unit, mouth, others));
   }
 
   boolean fits(Plenum o) {
-    return copies.fits(o.copies);
+    return Fits.inPairs(voices, o.voices, (mine, other) -> mine.copies.fits(other.copies));
   }
 
   void copyFrom(Plenum o) {
     volume.copyFrom(o.volume);
-    copies.copyFrom(o.copies);
+    for (int k = 0; k < voices.size(); k++) {
+      voices.get(k).copies.copyFrom(o.voices.get(k).copies);
+    }
   }
 
   void freshen(double share) {
-    copies.freshen(share);
+    voices.forEach(v -> v.copies.freshen(share));
   }
 
   /** Finds the flow of every runner, copies included. */
   void couple(double dt, double speed) {
-    for (int i = 0; i < mouths.size(); i++) {
-      mouths.get(i).couple(dt);
+    for (int i = 0; i < voices.size(); i++) {
+      voices.get(i).mouth.couple(dt);
     }
-    if (copies.isEmpty()) {
-      return;
+    for (int i = 0; i < voices.size(); i++) {
+      var v = voices.get(i);
+      if (!v.copies.isEmpty()) {
+        play(v, dt, speed);
+      }
     }
-    var mouth = mouths.getLast();
-    double phase = solved.cylinder().phase();
-    flows[0] = mouth.massFlow();
+  }
+
+  private void play(Voice v, double dt, double speed) {
+    double phase = v.unit.cylinder().phase();
+    flows[0] = v.mouth.massFlow();
     flows[1] = 0;
-    flows[2] = mouth.pipeEnthalpy();
-    flows[3] = mouth.pipeBurned();
+    flows[2] = v.mouth.pipeEnthalpy();
+    flows[3] = v.mouth.pipeBurned();
     flows[Replay.PRESSURE] = volume.pressure();
-    copies.record(phase, flows);
-    copies.play(
+    v.copies.record(phase, flows);
+    v.copies.play(
         dt,
         phase,
         volume.pressure(),
-        solved.intake().echoTime() * speed,
-        solved.intake().admittance(true),
-        reflection,
+        v.unit.intake().echoTime() * speed,
+        v.unit.intake().admittance(true),
+        v.reflection,
         receiver);
   }
 

@@ -5,6 +5,7 @@ import grandbore.core.friction.Friction;
 import grandbore.core.gas.Air;
 import grandbore.core.valvetrain.ValveMotion.Motion;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Set;
 
 /** Sums a settled network up to one point of the curve. */
@@ -71,17 +72,20 @@ final class PointSummary {
       mach = Math.max(mach, u.portMach());
       worst = t.knock > worst.cylinder().lastCycle().knock ? u : worst;
       hardest = t.peakPressure > hardest.cylinder().lastCycle().peakPressure ? u : hardest;
-      cylinders.add(
-          new CylinderPoint(
-              u.number(),
-              t.trapped,
-              u.inducted(),
-              t.residual,
-              t.netWork() / swept,
-              t.peakPressure,
-              u.exhaustTemperature(),
-              octane - research + Knock.octaneWanted(research, t.knock)));
+      for (int number : u.role().numbers()) {
+        cylinders.add(
+            new CylinderPoint(
+                number,
+                t.trapped,
+                u.inducted(),
+                t.residual,
+                t.netWork() / swept,
+                t.peakPressure,
+                u.exhaustTemperature(),
+                octane - research + Knock.octaneWanted(research, t.knock)));
+      }
     }
+    cylinders.sort(Comparator.comparingInt(p -> c.bottomEnd().firingOrder().indexOf(p.number())));
     double outside = c.weather().pressure().si();
     var peak = hardest.cylinder().lastCycle();
     double fmep =

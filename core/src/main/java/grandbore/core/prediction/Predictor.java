@@ -107,7 +107,8 @@ public final class Predictor implements AutoCloseable {
   /** Every cylinder at one speed, and one cycle of the first written down. */
   public Trace trace(BuiltEngine engine, double rpm, BooleanSupplier cancelled) {
     var mesh = Fidelity.FULL.mesh().withStep(TRACED_STEP);
-    return new SpeedRun(engine, Fidelity.FULL, mesh).trace(rpm, cancelled);
+    return new SpeedRun(engine, Roles.every(engine.combination()), mesh, Relief.NONE, new Starts())
+        .trace(rpm, cancelled);
   }
 
   Curve predict(
@@ -125,7 +126,7 @@ public final class Predictor implements AutoCloseable {
   private record Job(
       BuiltEngine engine, Fidelity fidelity, Mesh mesh, Set<Relief> relief, Starts starts) {
     SpeedRun begin() {
-      return new SpeedRun(engine, fidelity, mesh, relief, starts);
+      return new SpeedRun(engine, fidelity.roles(engine), mesh, relief, starts);
     }
 
     /** The same with losses taken away, from where this one ended. */

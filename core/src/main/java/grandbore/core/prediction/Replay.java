@@ -14,12 +14,18 @@ final class Replay {
   /** Share of the new cycle in what is kept: copies that lag a cycle would else hunt. */
   static final double FRESH = 0.85;
 
+  /** A cycle, but for the rounding of its steps, rad. */
+  private static final double WHOLE = Cylinder.CYCLE - 1e-6;
+
   /** Row after row, all fields of a degree side by side; the first row again at the end. */
   private final double[] rows = new double[(ROWS + 1) * FIELDS];
 
   private final double[] last = new double[FIELDS];
   private double lastPhase = Double.NaN;
-  private int cycles;
+
+  /** Crank angle that has been kept, rad. */
+  private double seen;
+
   private double fresh = FRESH;
 
   /** Sets the share of the new cycle in what is kept: less where copies hunt. */
@@ -32,25 +38,22 @@ final class Replay {
     System.arraycopy(o.rows, 0, rows, 0, rows.length);
     System.arraycopy(o.last, 0, last, 0, FIELDS);
     lastPhase = o.lastPhase;
-    cycles = o.cycles;
+    seen = o.seen;
   }
 
   /** Keeps the flows at a phase; phases rise until the cycle starts anew. */
   void record(double phase, double[] flows) {
     if (!Double.isNaN(lastPhase)) {
-      if (phase < lastPhase) {
-        fill(lastPhase, phase + Cylinder.CYCLE, flows);
-        cycles++;
-      } else {
-        fill(lastPhase, phase, flows);
-      }
+      double to = phase < lastPhase ? phase + Cylinder.CYCLE : phase;
+      fill(lastPhase, to, flows);
+      seen += to - lastPhase;
     }
     System.arraycopy(flows, 0, last, 0, FIELDS);
     lastPhase = phase;
   }
 
   private void fill(double from, double to, double[] flows) {
-    double share = cycles > 0 ? fresh : 1;
+    double share = isReady() ? fresh : 1;
     int end = (int) (to * PER_RADIAN);
     for (int row = (int) (from * PER_RADIAN) + 1; row <= end; row++) {
       double f = (row / PER_RADIAN - from) / (to - from);
@@ -67,7 +70,7 @@ final class Replay {
 
   /** Whether a whole cycle has been seen. */
   boolean isReady() {
-    return cycles > 0;
+    return seen > WHOLE;
   }
 
   /** The flows at a phase, from this cycle where it has got there, else from the last. */

@@ -90,7 +90,7 @@ public final class SlowRunning {
     java.util.Arrays.fill(volumes, clearance);
     return new EngineNetwork(
         new EngineParts(c, Fidelity.LIVE.mesh(), 0, Relief.NONE, CylinderGeometry.Walls.WARM),
-        EngineNetwork.copyable(c),
+        Roles.live(c),
         volumes);
   }
 

@@ -36,7 +36,7 @@ final class SpeedRun {
   private static final double NITROUS_MOLAR_MASS = 44.013e-3;
 
   private final BuiltEngine engine;
-  private final boolean copies;
+  private final Roles roles;
   private final Mesh mesh;
   private final Set<Relief> relief;
   private final Starts starts;
@@ -52,18 +52,19 @@ final class SpeedRun {
   private boolean kept;
 
   SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh) {
-    this(engine, fidelity, mesh, Relief.NONE, new Starts());
+    this(engine, fidelity.roles(engine), mesh, Relief.NONE, new Starts());
   }
 
   /**
+   * @param roles which cylinders are solved
    * @param starts where runs may start and where they are kept
    */
-  SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh, Set<Relief> relief, Starts starts) {
+  SpeedRun(BuiltEngine engine, Roles roles, Mesh mesh, Set<Relief> relief, Starts starts) {
     this.engine = engine;
     this.starts = starts;
     this.mesh = mesh;
     this.relief = relief;
-    copies = fidelity == Fidelity.LIVE && EngineNetwork.copyable(engine.combination());
+    this.roles = roles;
     friction = new Friction(engine.combination());
     build(0);
   }
@@ -73,7 +74,7 @@ final class SpeedRun {
     parts =
         new EngineParts(
             engine.combination(), mesh, nitrousPerAir, relief, CylinderGeometry.Walls.HOT);
-    network = new EngineNetwork(parts, copies, engine.clearanceArray());
+    network = new EngineNetwork(parts, roles, engine.clearanceArray());
     kept = false;
     spark = new SparkSearch(engine.combination().mixture(), relief);
     setSpark();
@@ -109,11 +110,14 @@ final class SpeedRun {
   /** Where copies hunt for good, every cylinder is solved instead, on the same mesh. */
   private CurvePoint settle(double rpm, BooleanSupplier cancelled) {
     var point = turn(rpm, cancelled);
-    if (!copies || point.converged() || point.cycles() < MOST_COPIED || cancelled.getAsBoolean()) {
+    if (!roles.haveCopies()
+        || point.converged()
+        || point.cycles() < MOST_COPIED
+        || cancelled.getAsBoolean()) {
       return point;
     }
     if (whole == null || whole.dose != dose) {
-      whole = new SpeedRun(engine, Fidelity.FULL, mesh, relief, new Starts());
+      whole = new SpeedRun(engine, Roles.every(engine.combination()), mesh, relief, new Starts());
       whole.build(dose);
     }
     return whole.turn(rpm, cancelled);
@@ -128,7 +132,7 @@ final class SpeedRun {
     if (before.isEmpty() && !kept) {
       return false;
     }
-    var next = new EngineNetwork(parts, copies, engine.clearanceArray());
+    var next = new EngineNetwork(parts, roles, engine.clearanceArray());
     boolean near = before.isPresent() && next.startFrom(before.get().network());
     if (near) {
       spark.start(before.get().spark());
@@ -155,7 +159,7 @@ final class SpeedRun {
     double lastWork = Double.NaN;
     double lastMass = Double.NaN;
     int settled = 0;
-    int most = copies ? MOST_COPIED : MOST_WHOLE;
+    int most = roles.haveCopies() ? MOST_COPIED : MOST_WHOLE;
     int fewest = network.supply().hasTurbine() ? FEWEST_BOOSTED : near ? FEWEST_FROM_NEAR : FEWEST;
     int cycle = 0;
     boolean seeking = spark.seeks();

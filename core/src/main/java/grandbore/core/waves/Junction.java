@@ -107,19 +107,20 @@ public final class Junction {
    * Adds a pipe that is not a branch but the copy of one, shifted in phase.
    *
    * @param flows as {@link #branchFlow} tells them, of the step now
+   * @param share of such a pipe
    * @param admittance mass flow out lost to each pascal that the cell rises in the step, kg/(s Pa)
    */
-  public void add(double[] flows, double admittance) {
+  public void add(double[] flows, double share, double admittance) {
     if (copied == copies.size()) {
       copies.add(new Copy());
     }
     var copy = copies.get(copied++);
-    copy.mass = flows[0];
-    copy.axial = flows[1];
+    copy.mass = share * flows[0];
+    copy.axial = share * flows[1];
     copy.enthalpy = flows[2];
     copy.burned = flows[3];
-    copy.arriving = flows[ARRIVING];
-    copy.answer = admittance;
+    copy.arriving = share * flows[ARRIVING];
+    copy.answer = share * admittance;
   }
 
   /** Finds the fluxes of all branches and moves the cell on by a step. */

@@ -195,7 +195,7 @@ class EveryInputTest extends EngineTest {
     var relief = java.util.Set.of(Relief.EXHAUST_PORT);
     var run =
         new SpeedRun(
-            BuiltEngine.asSpecified(c), Fidelity.LIVE, Fidelity.LIVE.mesh(), relief, new Starts());
+            BuiltEngine.asSpecified(c), Roles.live(c), Fidelity.LIVE.mesh(), relief, new Starts());
     return run.run(SPEED, () -> false).torque();
   }
 

@@ -44,7 +44,7 @@ class ManifoldsTest extends EngineTest {
   void everyNetworkKeepsMassAndEnergy(Combination c) {
     var engine = BuiltEngine.asSpecified(c);
     var parts = new EngineParts(c, Fidelity.LIVE.mesh());
-    var network = new EngineNetwork(parts, false, engine.clearanceArray());
+    var network = new EngineNetwork(parts, Roles.every(c), engine.clearanceArray());
     double speed = 5500 * Math.PI / 30;
     double piston = 2 * c.bottomEnd().stroke().si() * 5500 / 60;
     turn(network, speed, piston, 2);

@@ -54,7 +54,7 @@ class PredictionTest extends EngineTest {
       var engine = BuiltEngine.asSpecified(c);
       var network =
           new EngineNetwork(
-              new EngineParts(c, Fidelity.FULL.mesh()), false, engine.clearanceArray());
+              new EngineParts(c, Fidelity.FULL.mesh()), Roles.every(c), engine.clearanceArray());
       double speed = 5000 * Math.PI / 30;
       double piston = 2 * c.bottomEnd().stroke().si() * 5000 / 60;
       for (double turned = 0; turned < 3 * Cylinder.CYCLE; ) {

@@ -121,7 +121,7 @@ class SolverTest extends EngineTest {
   void theHillOfTheSparkIsSmooth() {
     var engine = BuiltEngine.asSpecified(EIGHT);
     var parts = new EngineParts(EIGHT, Fidelity.LIVE.mesh());
-    var network = new EngineNetwork(parts, true, engine.clearanceArray());
+    var network = new EngineNetwork(parts, Roles.live(EIGHT), engine.clearanceArray());
     double speed = 5700 * Math.PI / 30;
     double piston = 2 * EIGHT.bottomEnd().stroke().si() * 5700 / 60;
     var unit = network.units().getFirst();
@@ -243,7 +243,8 @@ class SolverTest extends EngineTest {
             Set.of(Relief.FRICTION, Relief.HEAT),
             Set.of(Relief.FRICTION, Relief.HEAT, Relief.METER))) {
       var run =
-          new SpeedRun(BuiltEngine.asSpecified(EIGHT), Fidelity.LIVE, mesh, relief, new Starts());
+          new SpeedRun(
+              BuiltEngine.asSpecified(EIGHT), Roles.live(EIGHT), mesh, relief, new Starts());
       double torque = run.run(6000, () -> false).torque();
       assertThat(torque).isGreaterThan(last);
       last = torque;

@@ -1,0 +1,128 @@
+package grandbore.core.prediction;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.units.Measure;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Which cylinders are solved, and what the copies of them make of an engine. */
+class RolesTest extends EngineTest {
+  private static final Combination CROSS = Arrangement.VEE_8_CROSS.of(EIGHT);
+
+  /** By the geometry of the firing: an engine turned onto itself needs solving once. */
+  @ParameterizedTest
+  @CsvSource({
+    "SINGLE, 1, 1",
+    "TWIN_180, 2, 2",
+    "VEE_TWIN_45, 2, 2",
+    "INLINE_4, 1, 1",
+    "INLINE_5, 1, 1",
+    "VEE_6, 1, 1",
+    "VEE_6_ODD, 2, 2",
+    "VEE_8_FLAT, 1, 1",
+    "VEE_8_CROSS, 4, 1",
+    "VEE_12, 1, 1",
+    "FLAT_4, 2, 1"
+  })
+  void asManyAreSolvedAsSeeTheOthersDifferently(Arrangement layout, int placed, int live) {
+    var c = layout.of(EIGHT);
+    assertThat(Roles.placed(c).each()).hasSize(placed);
+    assertThat(Roles.live(c).each()).hasSize(live);
+    assertThat(Fidelity.LIVE.isExact(c)).isEqualTo(placed == live);
+  }
+
+  /** Nobody is left out: every cylinder of plenum and bank is solved or played, as a whole one. */
+  @ParameterizedTest
+  @EnumSource(Arrangement.class)
+  void everyCylinderIsHeard(Arrangement layout) {
+    var c = layout.of(EIGHT);
+    var bottom = c.bottomEnd();
+    for (var roles : List.of(Roles.live(c), Roles.placed(c), Roles.every(c))) {
+      double onPlenum = 0;
+      double onBanks = 0;
+      for (var role : roles.each()) {
+        onPlenum += 1 + role.onPlenum().each().stream().mapToDouble(Others.Later::share).sum();
+        onBanks += 1 + role.onCollector().each().stream().mapToDouble(Others.Later::share).sum();
+      }
+      assertThat(onPlenum).isCloseTo(bottom.cylinders(), within(1e-9));
+      assertThat(onBanks)
+          .isCloseTo((double) bottom.cylinders() / bottom.banks() * roles.banks(), within(1e-9));
+    }
+    var named =
+        Roles.full(BuiltEngine.asSpecified(c)).each().stream()
+            .flatMap(r -> r.numbers().stream())
+            .toList();
+    assertThat(named).containsExactlyInAnyOrderElementsOf(bottom.firingOrder());
+  }
+
+  /** What is left out by symmetry changes nothing: torque and every cylinder's charge. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Arrangement.class,
+      names = {"VEE_6_ODD", "VEE_8_CROSS", "FLAT_4"})
+  void symmetryChangesNothing(Arrangement layout) {
+    for (var manifold : List.of(Intake.Manifold.PLENUM, Intake.Manifold.DUAL_PLANE)) {
+      var c = layout.of(EIGHT).with("intake.manifold", manifold);
+      var engine = BuiltEngine.asSpecified(c);
+      var every = run(engine, Roles.every(c), 4000);
+      var half = run(engine, Roles.full(engine), 4000);
+      assertThat(half.torque() / every.torque()).isCloseTo(1, within(1.5e-3));
+      for (int k = 0; k < every.cylinders().size(); k++) {
+        var a = every.cylinders().get(k);
+        var b = half.cylinders().get(k);
+        assertThat(b.number()).isEqualTo(a.number());
+        assertThat(b.trapped() / a.trapped()).as("%s", a.number()).isCloseTo(1, within(3e-3));
+      }
+    }
+  }
+
+  /** Cylinders that differ, and pipes that tie the banks, leave none out. */
+  @Test
+  void whatDiffersIsSolved() {
+    var differing = new ArrayList<>(Collections.nCopies(8, CROSS.clearanceVolume()));
+    differing.set(3, 1.01 * CROSS.clearanceVolume());
+    assertThat(Roles.full(new BuiltEngine(CROSS, differing)).each()).hasSize(8);
+    assertThat(Roles.full(BuiltEngine.asSpecified(CROSS)).each()).hasSize(4);
+    var stepped = CROSS.with("exhaust.kind", Exhaust.Kind.STEPPED);
+    assertThat(Roles.live(stepped).each()).hasSize(8);
+    var tied = CROSS.with("exhaust.balance", Exhaust.Balance.PIPE);
+    assertThat(Roles.live(tied).each()).hasSize(8);
+    var dual = CROSS.with("intake.manifold", Intake.Manifold.DUAL_PLANE);
+    assertThat(Roles.live(dual).each()).hasSize(1);
+    var open = with(dual, "intake.planeWindow", 3, Measure.SQUARE_INCHES);
+    assertThat(Roles.live(open).each()).hasSize(4);
+  }
+
+  /**
+   * A cross-plane V8's bank taken on the mean stands near the bank as it fires: within two and a
+   * half per cent from the torque peak up.
+   */
+  @ParameterizedTest
+  @CsvSource({"4500", "5500", "6500"})
+  void theMeanOfABankIsNearTheBank(double rpm) {
+    var engine = BuiltEngine.asSpecified(CROSS);
+    double live = run(engine, Roles.live(CROSS), rpm).torque();
+    double placed = run(engine, Roles.placed(CROSS), rpm).torque();
+    assertThat(live / placed).isCloseTo(1, within(0.025));
+  }
+
+  private static CurvePoint run(BuiltEngine engine, Roles roles, double rpm) {
+    var point =
+        new SpeedRun(engine, roles, Fidelity.LIVE.mesh(), Set.of(), new Starts())
+            .run(rpm, () -> false);
+    assertThat(point.converged()).isTrue();
+    return point;
+  }
+}
