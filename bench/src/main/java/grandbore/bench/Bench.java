@@ -1,6 +1,7 @@
 package grandbore.bench;
 
 import grandbore.core.build.Build;
+import grandbore.core.combination.Arrangement;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
@@ -23,17 +24,21 @@ public final class Bench {
 
   public static void main(String[] arguments) {
     var eight = DemoBuilds.hillClimbEight();
+    var cross = eight.with(Arrangement.VEE_8_CROSS.of(eight.combination()));
     var four = DemoBuilds.paddockFour();
     int workers = Runtime.getRuntime().availableProcessors();
     System.out.printf("%d processors, Java %s%n", workers, Runtime.version());
     try (var all = new Predictor();
         var one = new Predictor(1)) {
-      time("V8, live, after an edit", workers, edited(all, eight));
-      time("V8, live, after an edit, one worker", 1, edited(one, eight));
+      time("V8, live, after an edit", workers, edited(all, eight, Fidelity.LIVE));
+      time("V8, live, after an edit, one worker", 1, edited(one, eight, Fidelity.LIVE));
       time("V8, live, 15 points", workers, () -> run(all, eight, 15, Fidelity.LIVE));
       time("V8, live, 15 points, one worker", 1, () -> run(one, eight, 15, Fidelity.LIVE));
       time("in-line four, live, 15 points", workers, () -> run(all, four, 15, Fidelity.LIVE));
       time("V8, full, 25 points", workers, () -> run(all, eight, 25, Fidelity.FULL));
+      time("cross-plane V8, live, after an edit", workers, edited(all, cross, Fidelity.LIVE));
+      time("cross-plane V8, placed, after an edit", workers, edited(all, cross, Fidelity.PLACED));
+      time("cross-plane V8, full, 25 points", workers, () -> run(all, cross, 25, Fidelity.FULL));
       time("in-line four, full, 25 points", workers, () -> run(all, four, 25, Fidelity.FULL));
     }
     var memory = Runtime.getRuntime();
@@ -49,7 +54,7 @@ public final class Bench {
   }
 
   /** A runner some per cent longer, then as it was, each from where the last curve ended. */
-  private static Supplier<Curve> edited(Predictor predictor, Build build) {
+  private static Supplier<Curve> edited(Predictor predictor, Build build, Fidelity fidelity) {
     var starts = new Starts();
     var speeds = build.speeds().points(15);
     var runner = build.combination().intake().runnerLength();
@@ -61,7 +66,7 @@ public final class Bench {
     var turn = new AtomicInteger();
     return () -> {
       var engine = engines.get(turn.getAndIncrement() % 2);
-      return predictor.predictNext(engine, speeds, starts, p -> {}, () -> false);
+      return predictor.predictNext(engine, speeds, fidelity, starts, p -> {}, () -> false);
     };
   }
 

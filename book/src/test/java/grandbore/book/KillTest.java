@@ -109,6 +109,8 @@ class KillTest {
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xshare:auto"));
     command.add("--enable-native-access=ALL-UNNAMED");
+    // Those that are killed leave the driver's library there.
+    command.add("-Dorg.sqlite.tmpdir=" + file.getParent());
     command.addAll(List.of("-cp", System.getProperty("java.class.path")));
     command.add(Writer.class.getName());
     command.add(file.toString());

@@ -36,7 +36,12 @@ public enum Fidelity {
 
   /** Whether no cylinder is taken for another that hears its neighbours at other times. */
   public boolean isExact(Combination c) {
-    return this != LIVE || Roles.live(c).each().size() == Roles.placed(c).each().size();
+    return this != LIVE || solved(c) == PLACED.solved(c);
+  }
+
+  /** Cylinders that are solved. */
+  public int solved(Combination c) {
+    return roles(BuiltEngine.asSpecified(c)).each().size();
   }
 
   /** Cell lengths and step wanted. */

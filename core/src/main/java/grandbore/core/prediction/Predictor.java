@@ -55,9 +55,9 @@ public final class Predictor implements AutoCloseable {
   }
 
   /**
-   * The live curve, each speed started from where that speed's last run ended and kept for the
-   * next: for curves of one engine edited bit by bit. What it comes to depends on the runs before
-   * by less than the change that counts as settled.
+   * A curve, each speed started from where that speed's last run ended and kept for the next: for
+   * curves of one engine edited bit by bit. What it comes to depends on the runs before by less
+   * than the change that counts as settled.
    *
    * @param each told of every point as it stands, from a worker's thread
    * @param cancelled asked once a cycle
@@ -66,11 +66,11 @@ public final class Predictor implements AutoCloseable {
   public Curve predictNext(
       BuiltEngine engine,
       List<Double> speeds,
+      Fidelity fidelity,
       Starts starts,
       Consumer<CurvePoint> each,
       BooleanSupplier cancelled) {
-    var live = Fidelity.LIVE;
-    var job = new Job(engine, live, live.mesh(), Relief.NONE, starts);
+    var job = new Job(engine, fidelity, fidelity.mesh(), Relief.NONE, starts);
     // No speed hangs on its neighbour's, so that whoever is free takes the next.
     var left = new ConcurrentLinkedDeque<>(speeds.stream().sorted().toList());
     var sources = new ArrayList<Supplier<Double>>();
@@ -93,7 +93,7 @@ public final class Predictor implements AutoCloseable {
       BooleanSupplier cancelled) {
     Consumer<CurvePoint> none = p -> {};
     var own = new Starts();
-    var job = new Job(engine, Fidelity.LIVE, Fidelity.LIVE.mesh(), Relief.NONE, own);
+    var job = new Job(engine, Fidelity.PLACED, Fidelity.PLACED.mesh(), Relief.NONE, own);
     var base = run(job, shares(speeds), none, cancelled);
     var freed = new EnumMap<Relief, Curve>(Relief.class);
     for (var relief : Relief.values()) {

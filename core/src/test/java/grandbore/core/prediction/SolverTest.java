@@ -176,7 +176,10 @@ class SolverTest extends EngineTest {
     for (int k = 0; k < edits.size(); k++) {
       var engine = BuiltEngine.asSpecified(edits.get(k));
       var alone = PREDICTOR.predict(engine, speeds, Fidelity.LIVE).points();
-      var next = PREDICTOR.predictNext(engine, speeds, starts, p -> {}, () -> false).points();
+      var next =
+          PREDICTOR
+              .predictNext(engine, speeds, Fidelity.LIVE, starts, p -> {}, () -> false)
+              .points();
       for (int i = 0; i < speeds.size(); i++) {
         assertThat(next.get(i).converged()).isTrue();
         assertThat(next.get(i).torque())
@@ -188,7 +191,8 @@ class SolverTest extends EngineTest {
     // A small edit, the second, is where most is gained.
     assertThat(near).isLessThan(cold * 9 / 10);
     var again =
-        PREDICTOR.predictNext(BuiltEngine.asSpecified(EIGHT), speeds, starts, p -> {}, () -> false);
+        PREDICTOR.predictNext(
+            BuiltEngine.asSpecified(EIGHT), speeds, Fidelity.LIVE, starts, p -> {}, () -> false);
     assertThat(again.points()).allMatch(p -> p.cycles() <= 4);
   }
 

@@ -55,7 +55,7 @@ final class CurveChart extends StackPane {
   private double torqueTop;
   private double powerTop;
   private IntervalMarker band = new IntervalMarker(0, 1);
-  private CurveState state = CurveState.EMPTY;
+  private Seen seen = Seen.NOTHING;
 
   CurveChart(Look look, DoubleConsumer pointedAt) {
     this.look = look;
@@ -104,12 +104,12 @@ final class CurveChart extends StackPane {
   /**
    * @param wanted the speeds that matter
    */
-  void show(CurveState newState, UnitSystem system, double from, double to, WantedBand wanted) {
+  void show(Seen newest, UnitSystem system, double from, double to, WantedBand wanted) {
     if (system != units) {
       forget();
       units = system;
     }
-    state = newState;
+    seen = newest;
     plot.clearDomainMarkers();
     plot.addDomainMarker(cursor);
     band = new IntervalMarker(wanted.from(), wanted.to());
@@ -134,10 +134,10 @@ final class CurveChart extends StackPane {
     chart.setNotify(false);
     var torques = new XYSeriesCollection();
     var powers = new XYSeriesCollection();
-    torques.addSeries(series("torque", state.curve(), this::torque));
-    powers.addSeries(series("power", state.curve(), this::power));
-    torques.addSeries(series("torque before", state.ghost(), this::torque));
-    powers.addSeries(series("power before", state.ghost(), this::power));
+    torques.addSeries(series("torque", seen.curve(), this::torque));
+    powers.addSeries(series("power", seen.curve(), this::power));
+    torques.addSeries(series("torque before", seen.ghost(), this::torque));
+    powers.addSeries(series("power before", seen.ghost(), this::power));
     plot.setDataset(0, torques);
     plot.setDataset(1, powers);
     grow(torques, powers);
@@ -216,7 +216,7 @@ final class CurveChart extends StackPane {
 
   private void line(
       org.jfree.chart.renderer.xy.XYItemRenderer renderer, Color color, float[] dash) {
-    boolean dimmed = state.isRunning();
+    boolean dimmed = seen.old();
     var full = dimmed ? faded(color, 140) : color;
     renderer.setSeriesPaint(NOW, full);
     renderer.setSeriesPaint(GHOST, faded(color, 80));
@@ -229,7 +229,7 @@ final class CurveChart extends StackPane {
   }
 
   private void annotate() {
-    var curve = state.curve();
+    var curve = seen.curve();
     if (curve == null) {
       return;
     }

@@ -1,6 +1,6 @@
 package grandbore.desktop.curve;
 
-import grandbore.core.prediction.Curve;
+import grandbore.core.combination.Combination;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
@@ -10,7 +10,6 @@ import grandbore.desktop.session.Session;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -33,8 +32,7 @@ public final class CurvePane extends VBox {
   private final Slider rpm = new Slider();
   private final FlowPane reading = new FlowPane(14, 4);
   private long shownBuild;
-  private Curve drawn;
-  private Curve drawnGhost;
+  private Seen drawn = Seen.NOTHING;
   private List<Object> drawnWith = List.of();
 
   public CurvePane(Session session, CurveService service, Look look) {
@@ -93,28 +91,23 @@ public final class CurvePane extends VBox {
       rpm.setValue(from + 0.6 * (to - from));
     }
     var band = WantedBand.of(build.combination().brief());
-    var laid = service.overProperty().get();
-    var ghost = laid == null ? state.ghost() : laid;
-    var now = List.<Object>of(state.isRunning(), build.units(), build.speeds(), session.id(), band);
-    if (!Objects.equals(state.curve(), drawn)
-        || !Objects.equals(ghost, drawnGhost)
-        || !now.equals(drawnWith)) {
-      drawn = state.curve();
-      drawnGhost = ghost;
+    var seen = Seen.of(state, service.overProperty().get());
+    var now = List.<Object>of(build.units(), build.speeds(), session.id(), band);
+    if (!seen.equals(drawn) || !now.equals(drawnWith)) {
+      drawn = seen;
       drawnWith = now;
-      chart.show(state.over(ghost), build.units(), from, to, band);
+      chart.show(seen, build.units(), from, to, band);
     }
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
     cancel.setManaged(cancel.isVisible());
     full.setDisable(state.isRunning());
-    status.setText(status(state, fullRun, session.overProperty().get()));
+    status.setText(status(state, build.combination(), session.overProperty().get()));
     read();
   }
 
-  private static String status(CurveState state, boolean fullRun, Session.Over over) {
-    String kind =
-        fullRun ? "every cylinder" : "live: one cylinder solved, the others as its copies";
+  private static String status(CurveState state, Combination c, Session.Over over) {
+    String kind = kind(state, c);
     if (state.isRunning()) {
       return "computing %d of %d speeds, %s".formatted(state.done(), state.wanted(), kind);
     }
@@ -127,9 +120,21 @@ public final class CurvePane extends VBox {
     return "%s%s%s".formatted(kind, failures, thin);
   }
 
+  private static String kind(CurveState state, Combination c) {
+    int all = c.bottomEnd().cylinders();
+    var fidelity = state.fidelity();
+    int solved = fidelity.solved(c);
+    if (fidelity == Fidelity.FULL || solved == all) {
+      return "every cylinder";
+    }
+    return solved == 1
+        ? "live: one cylinder solved, the others as its copies"
+        : "live: %d of %d cylinders solved, the others as their copies".formatted(solved, all);
+  }
+
   private void read() {
     reading.getChildren().clear();
-    var curve = service.stateProperty().get().curve();
+    var curve = service.stateProperty().get().shown();
     if (curve == null) {
       return;
     }

@@ -21,7 +21,11 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
 
-/** Keeps the curve in step with the bench: each edit starts a live run and ends the one before. */
+/**
+ * Keeps the curve in step with the bench: each edit starts a live run and ends the one before.
+ * Where one cylinder can't stand for all, its curve is the sketch that is seen until the others'
+ * stands.
+ */
 public final class CurveService implements AutoCloseable {
   private static final int LIVE_POINTS = 15;
   private static final int FULL_POINTS = 25;
@@ -32,6 +36,7 @@ public final class CurveService implements AutoCloseable {
   /** Each curve starts from where its own last one ended. */
   private final Starts starts = new Starts();
 
+  private final Starts startsOfSketch = new Starts();
   private final Starts startsOver = new Starts();
   private final ExecutorService runner =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("curve").factory());
@@ -44,6 +49,10 @@ public final class CurveService implements AutoCloseable {
   private final AtomicLong newestOver = new AtomicLong();
   private List<Object> shownOver = List.of();
   private long shownBuild;
+
+  /** The last sketch of the build on the bench. */
+  private Curve sketched;
+
   private BuiltEngine shown;
   private List<Double> shownSpeeds;
 
@@ -89,7 +98,12 @@ public final class CurveService implements AutoCloseable {
           try {
             var curve =
                 predictor.predictNext(
-                    laid.engine(), speeds, startsOver, p -> {}, () -> newestOver.get() != run);
+                    laid.engine(),
+                    speeds,
+                    Fidelity.LIVE,
+                    startsOver,
+                    p -> {},
+                    () -> newestOver.get() != run);
             Platform.runLater(
                 () -> {
                   if (newestOver.get() == run) {
@@ -113,8 +127,9 @@ public final class CurveService implements AutoCloseable {
     shown = engine;
     shownSpeeds = speeds;
     shownBuild = session.id();
-    var before = state.get().curve();
-    start(engine, speeds, Fidelity.LIVE, sameBuild ? before : null, sameBuild ? before : null);
+    var before = sameBuild ? state.get().curve() : null;
+    sketched = sameBuild ? sketched : null;
+    start(engine, speeds, Fidelity.PLACED, before, before);
   }
 
   /** Solves every cylinder, in the background. */
@@ -131,28 +146,41 @@ public final class CurveService implements AutoCloseable {
   /** Ends the run that goes on; what stood before stays. */
   public void cancel() {
     newest.incrementAndGet();
-    var s = state.get();
-    state.set(new CurveState(s.curve(), s.ghost(), s.fidelity(), 0, 0, s.milliseconds()));
+    state.set(state.get().stopped());
   }
 
   private void start(
       BuiltEngine engine, List<Double> speeds, Fidelity fidelity, Curve before, Curve ghost) {
     long run = newest.incrementAndGet();
     long asked = System.nanoTime();
-    long last = state.get().milliseconds();
-    state.set(new CurveState(before, ghost, fidelity, 0, speeds.size(), last));
-    var done = new AtomicInteger();
+    var last = state.get();
+    boolean sketches = fidelity == Fidelity.PLACED && !Fidelity.LIVE.isExact(engine.combination());
+    state.set(
+        new CurveState(
+            before,
+            ghost,
+            before == null || last.sketch() == null ? null : last.sketch().overtaken(),
+            fidelity,
+            0,
+            sketches ? 2 * speeds.size() : speeds.size(),
+            last.milliseconds()));
     runner.execute(
         () -> {
           try {
             BooleanSupplier old = () -> newest.get() != run;
+            var done = new AtomicInteger();
             Consumer<CurvePoint> each = p -> progress(run, done.incrementAndGet());
-            var curve =
-                fidelity == Fidelity.LIVE
-                    ? predictor.predictNext(engine, speeds, starts, each, old)
-                    : predictor.predict(engine, speeds, fidelity, each, old);
-            long took = (System.nanoTime() - asked) / 1_000_000;
-            Platform.runLater(() -> finish(run, curve, ghost, took));
+            if (fidelity == Fidelity.FULL) {
+              stand(run, predictor.predict(engine, speeds, fidelity, each, old), ghost, asked);
+              return;
+            }
+            if (sketches) {
+              var quick =
+                  predictor.predictNext(engine, speeds, Fidelity.LIVE, startsOfSketch, each, old);
+              Platform.runLater(() -> sketch(run, quick));
+            }
+            var curve = predictor.predictNext(engine, speeds, fidelity, starts, each, old);
+            stand(run, curve, ghost, asked);
           } catch (CancellationException e) {
             // A newer edit took this run's place.
           }
@@ -164,17 +192,30 @@ public final class CurveService implements AutoCloseable {
         () -> {
           var s = state.get();
           if (newest.get() == run && s.isRunning() && done > s.done()) {
-            state.set(
-                new CurveState(
-                    s.curve(), s.ghost(), s.fidelity(), done, s.wanted(), s.milliseconds()));
+            state.set(s.done(done));
           }
         });
   }
 
-  private void finish(long run, Curve curve, Curve ghost, long took) {
+  private void sketch(long run, Curve quick) {
     if (newest.get() == run) {
-      state.set(new CurveState(curve, ghost, curve.fidelity(), 0, 0, took));
+      var s = state.get();
+      var beside = new CurveState.Sketch(quick, sketched, false);
+      sketched = quick;
+      state.set(
+          new CurveState(
+              s.curve(), s.ghost(), beside, s.fidelity(), s.done(), s.wanted(), s.milliseconds()));
     }
+  }
+
+  private void stand(long run, Curve curve, Curve ghost, long asked) {
+    long took = (System.nanoTime() - asked) / 1_000_000;
+    Platform.runLater(
+        () -> {
+          if (newest.get() == run) {
+            state.set(new CurveState(curve, ghost, null, curve.fidelity(), 0, 0, took));
+          }
+        });
   }
 
   @Override

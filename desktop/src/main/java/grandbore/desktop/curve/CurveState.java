@@ -8,19 +8,53 @@ import java.util.List;
  * What the curve's pane shows.
  *
  * @param curve the newest whole curve, null before the first
- * @param ghost the curve before the last edit, null where there is none
+ * @param ghost the curve that stood before, null where there is none
+ * @param sketch of the curve that is being run, null where there is none
  * @param fidelity of the run that goes on, or went last
  * @param done points of the run that stand
  * @param wanted points of the run, 0 where none goes on
  * @param milliseconds the last whole run took
  */
 public record CurveState(
-    Curve curve, Curve ghost, Fidelity fidelity, int done, int wanted, long milliseconds) {
-  static final CurveState EMPTY = new CurveState(null, null, Fidelity.LIVE, 0, 0, 0);
+    Curve curve,
+    Curve ghost,
+    Sketch sketch,
+    Fidelity fidelity,
+    int done,
+    int wanted,
+    long milliseconds) {
+  static final CurveState EMPTY = new CurveState(null, null, null, Fidelity.LIVE, 0, 0, 0);
 
-  /** The same with another curve as its ghost. */
-  CurveState over(Curve other) {
-    return new CurveState(curve, other, fidelity, done, wanted, milliseconds);
+  /**
+   * A curve that one cylinder made where more have to be solved: it stands until theirs does.
+   *
+   * @param before the sketch before the last edit, null where there is none: like beside like
+   * @param old whether an edit has overtaken it
+   */
+  public record Sketch(Curve curve, Curve before, boolean old) {
+    Sketch overtaken() {
+      return new Sketch(curve, before, true);
+    }
+  }
+
+  /** The newest there is to see. */
+  public Curve shown() {
+    return sketch == null ? curve : sketch.curve();
+  }
+
+  /** What it is seen beside. */
+  public Curve shownGhost() {
+    return sketch == null ? ghost : sketch.before();
+  }
+
+  /** As many points of the run stand. */
+  CurveState done(int points) {
+    return new CurveState(curve, ghost, sketch, fidelity, points, wanted, milliseconds);
+  }
+
+  /** Nothing runs. */
+  CurveState stopped() {
+    return new CurveState(curve, ghost, null, fidelity, 0, 0, milliseconds);
   }
 
   public boolean isRunning() {

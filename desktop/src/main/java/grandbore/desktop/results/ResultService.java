@@ -3,6 +3,7 @@ package grandbore.desktop.results;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.Relief;
@@ -89,7 +90,7 @@ public final class ResultService {
           // Each starts from where the one before it ended.
           var starts = new Starts();
           return engines.stream()
-              .map(e -> predictor.predictNext(e, speeds, starts, p -> {}, stop))
+              .map(e -> predictor.predictNext(e, speeds, Fidelity.PLACED, starts, p -> {}, stop))
               .toList();
         },
         then);
