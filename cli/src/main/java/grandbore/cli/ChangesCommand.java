@@ -28,7 +28,11 @@ final class ChangesCommand implements Callable<Integer> {
 
   private static final double NONE = Double.NaN;
 
-  @Option(names = "--fidelity", defaultValue = "full", description = "live or full")
+  @Option(
+      names = "--fidelity",
+      defaultValue = "full",
+      description =
+          "live: one cylinder; placed: those that hear the others differently; full: every one")
   private Fidelity fidelity;
 
   @Option(names = "--step", paramLabel = "RPM", defaultValue = "250", description = "spacing")

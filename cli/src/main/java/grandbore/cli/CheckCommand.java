@@ -30,7 +30,11 @@ final class CheckCommand implements Callable<Integer> {
   private static final Tolerance POWER = new Tolerance("peak power", 3, 6);
   private static final Tolerance TORQUE = new Tolerance("peak torque", 4, 7);
 
-  @Option(names = "--fidelity", defaultValue = "full", description = "live or full")
+  @Option(
+      names = "--fidelity",
+      defaultValue = "full",
+      description =
+          "live: one cylinder; placed: those that hear the others differently; full: every one")
   private Fidelity fidelity;
 
   @Option(names = "--step", paramLabel = "RPM", defaultValue = "100", description = "spacing")

@@ -31,7 +31,11 @@ final class PredictCommand implements Callable<Integer> {
   @Option(names = "--step", paramLabel = "RPM", defaultValue = "250", description = "spacing")
   private double step;
 
-  @Option(names = "--fidelity", defaultValue = "full", description = "live or full")
+  @Option(
+      names = "--fidelity",
+      defaultValue = "full",
+      description =
+          "live: one cylinder; placed: those that hear the others differently; full: every one")
   private Fidelity fidelity;
 
   @Option(names = "--format", defaultValue = "csv", description = "csv or json")

@@ -10,6 +10,9 @@ final class CylinderUnit {
   /** Share that comes back from a shut valve, the losses of the way taken off. */
   private static final double WALL_REFLECTION = 0.7;
 
+  /** Valves that bounce no higher close a charge in all the same, which leaks past them, m. */
+  private static final double MOST_LEAK = 0.5e-3;
+
   /** What the valves send back at every row of an {@link Echo}; none where there are no copies. */
   private final double[] intakeReflections;
 
@@ -34,6 +37,7 @@ final class CylinderUnit {
   private double exhaustTemperature;
   private ValveLift intakeLift;
   private ValveLift exhaustLift;
+  private double leak;
   private double portMach;
   private double lastPortMach;
   private double blowBy;
@@ -70,7 +74,8 @@ final class CylinderUnit {
   }
 
   /** Sets what the valves do at the speed that is run. */
-  void setLifts(ValveLift in, ValveLift out) {
+  void setLifts(ValveLift in, ValveLift out, boolean follow) {
+    leak = follow ? 0 : MOST_LEAK;
     intakeLift = in;
     exhaustLift = out;
     for (int row = 0; row < intakeReflections.length; row++) {
@@ -94,7 +99,7 @@ final class CylinderUnit {
     cylinder.lookAhead(halfAngle);
     double lift = intakeLift.at(phase);
     double outLift = exhaustLift.at(phase);
-    boolean shut = lift <= 0 && outLift <= 0;
+    boolean shut = lift <= leak && outLift <= leak;
     if (!cylinder.isClosed() && shut) {
       cylinder.close();
     } else if (cylinder.isClosed() && !shut) {

@@ -101,7 +101,7 @@ public final class SlowRunning {
     var in = parts.intakeValve().at(speed).lift();
     var out = parts.exhaustValve().at(speed).lift();
     for (var u : network.units()) {
-      u.setLifts(in, out);
+      u.setLifts(in, out, true);
       u.cylinder().setSpark(spark);
     }
     var first = network.units().getFirst();

@@ -151,10 +151,10 @@ final class SpeedRun {
     double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
     var in = parts.intakeValve().at(speed);
     var out = parts.exhaustValve().at(speed);
-    for (var u : network.units()) {
-      u.setLifts(in.lift(), out.lift());
-    }
     boolean follow = in.follows() && out.follows();
+    for (var u : network.units()) {
+      u.setLifts(in.lift(), out.lift(), follow);
+    }
     network.turnBy(follow ? parts.step() : Math.min(parts.step(), BOUNCING_STEP));
     double lastWork = Double.NaN;
     double lastMass = Double.NaN;

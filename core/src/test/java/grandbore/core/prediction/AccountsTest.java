@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
+import grandbore.core.demo.DynoCases;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
@@ -184,6 +185,15 @@ class AccountsTest extends EngineTest {
     assertThat(following.efforts().valvesFollow()).isTrue();
     assertThat(floating.efforts().intakeFloat()).isGreaterThan(1e-3);
     assertThat(floating.power()).isLessThan(0.97 * following.power());
+  }
+
+  /** A valve that still bounces by tenths of a millimetre at the spark leaks; the charge burns. */
+  @Test
+  void aLeakingValveDoesNotPutTheFlameOut() {
+    var bouncing = point(DynoCases.of("D"), 7600, Fidelity.LIVE);
+    var closing = point(DynoCases.of("D"), 7400, Fidelity.LIVE);
+    assertThat(bouncing.efforts().valvesFollow()).isFalse();
+    assertThat(bouncing.imep()).isBetween(0.2 * closing.imep(), 0.8 * closing.imep());
   }
 
   /** Blow-by goes with the ring's gap. */

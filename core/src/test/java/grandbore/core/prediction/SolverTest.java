@@ -125,7 +125,8 @@ class SolverTest extends EngineTest {
     double speed = 5700 * Math.PI / 30;
     double piston = 2 * EIGHT.bottomEnd().stroke().si() * 5700 / 60;
     var unit = network.units().getFirst();
-    unit.setLifts(parts.intakeValve().at(speed).lift(), parts.exhaustValve().at(speed).lift());
+    unit.setLifts(
+        parts.intakeValve().at(speed).lift(), parts.exhaustValve().at(speed).lift(), true);
     while (unit.cycles() < 3) {
       network.step(speed, piston);
     }
