@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import grandbore.core.combination.Combination;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
@@ -19,30 +21,38 @@ class RobustnessTest {
   @Test
   @Timeout(value = 5, unit = TimeUnit.MINUTES)
   void fortyEnginesSettleOrSayWhyNot() throws Exception {
-    check(new RandomEngines(20_261_125), 40, 0.7);
+    var ends = check(new RandomEngines(20_261_125), 40, 0.7);
+    assertThat(ends.values().stream().mapToInt(n -> n).sum()).isEqualTo(40);
   }
 
   @Tag("study")
   @Test
   void twoThousandEnginesSettleOrSayWhyNot() throws Exception {
-    check(new RandomEngines(1), 2000, 0.85);
+    var ends = check(new RandomEngines(1), 2000, 0.85);
+    ends.forEach((end, points) -> System.out.printf("%d points: %s%n", points, end));
   }
 
-  private static void check(RandomEngines engines, int count, double settled) throws Exception {
+  /** How many points ended how. */
+  private static Map<String, Integer> check(RandomEngines engines, int count, double settled)
+      throws Exception {
     var tasks = new ArrayList<Callable<CurvePoint>>();
     for (int i = 0; i < count; i++) {
       var c = engines.next();
       double rpm = engines.speed();
-      var fidelity = i % 3 == 0 ? Fidelity.FULL : Fidelity.LIVE;
+      var fidelity = Fidelity.values()[i % 3];
       tasks.add(() -> run(c, rpm, fidelity));
     }
     int converged = 0;
+    var ends = new TreeMap<String, Integer>();
     try (var pool = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors())) {
       for (var future : pool.invokeAll(tasks)) {
-        converged += sound(future.get()) ? 1 : 0;
+        var point = future.get();
+        converged += sound(point) ? 1 : 0;
+        ends.merge(point.converged() ? "settled" : point.note(), 1, Integer::sum);
       }
     }
     assertThat(converged).isGreaterThan((int) (settled * count));
+    return ends;
   }
 
   private static CurvePoint run(Combination c, double rpm, Fidelity fidelity) {
