@@ -118,6 +118,16 @@ class RolesTest extends EngineTest {
     assertThat(live / placed).isCloseTo(1, within(0.025));
   }
 
+  /**
+   * The curve that stands in the window is that of every cylinder on finer cells, low speeds too.
+   */
+  @ParameterizedTest
+  @CsvSource({"3000", "4000", "5500", "7000"})
+  void thePlacedCurveIsTheFullOne(double rpm) {
+    double placed = point(CROSS, rpm, Fidelity.PLACED).torque();
+    assertThat(placed / point(CROSS, rpm, Fidelity.FULL).torque()).isCloseTo(1, within(0.015));
+  }
+
   private static CurvePoint run(BuiltEngine engine, Roles roles, double rpm) {
     var point =
         new SpeedRun(engine, roles, Fidelity.LIVE.mesh(), Set.of(), new Starts())
