@@ -16,10 +16,14 @@ final class Echo {
   private final double[] sent = new double[ROWS];
   private int row = -1;
 
+  /** The first row of the last step. */
+  private int first;
+
   /** Takes over the waves that another has under way. */
   void copyFrom(Echo o) {
     System.arraycopy(o.sent, 0, sent, 0, ROWS);
     row = o.row;
+    first = o.first;
   }
 
   /** The row of a phase, rad. */
@@ -48,18 +52,24 @@ final class Echo {
     double returned = row < 0 ? 0 : reflection * sent[back];
     double heard = Math.clamp(difference, -LOUDEST, LOUDEST);
     double send = heard - returned;
-    if (row >= 0 && row != now) {
-      for (int k = row + 1 == ROWS ? 0 : row + 1; k != now; k = k + 1 == ROWS ? 0 : k + 1) {
-        sent[k] = send;
-      }
+    first = row < 0 || row == now ? now : next(row);
+    for (int k = first; k != now; k = next(k)) {
+      sent[k] = send;
     }
     sent[now] = send;
     row = now;
     return 2 * returned - heard;
   }
 
-  /** The difference has changed within the step, Pa. */
+  private static int next(int k) {
+    return k + 1 == ROWS ? 0 : k + 1;
+  }
+
+  /** The difference has changed within the step that ends at a row, Pa. */
   void hear(int now, double more) {
+    for (int k = first; k != now; k = next(k)) {
+      sent[k] += more;
+    }
     sent[now] += more;
   }
 }

@@ -38,7 +38,6 @@ final class EngineNetwork {
     supply = new AirSupply(parts);
     intake = new IntakeSide(parts, supply, roles.planes());
     exhaust = new ExhaustSide(parts, roles.banks());
-    var places = new int[roles.banks()];
     for (var role : roles.each()) {
       double clearance = roles.alike() ? mean(clearances) : clearances[role.number() - 1];
       var unit = new CylinderUnit(parts, role, roles.alike(), clearance);
@@ -46,7 +45,7 @@ final class EngineNetwork {
       pipes.add(unit.intake());
       pipes.add(unit.exhaust());
       intake.join(unit, role.plane(), role.onPlenum());
-      exhaust.join(unit, role.bank(), places[role.bank()]++, role.onCollector());
+      exhaust.join(unit, role.bank(), role.group(), role.onCollector());
     }
     pipes.addAll(exhaust.pipes());
     gas = Pipe.together(parts.gas(), pipes);

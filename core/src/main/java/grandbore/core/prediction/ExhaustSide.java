@@ -18,7 +18,6 @@ final class ExhaustSide {
   private final List<Collector> collectors = new ArrayList<>();
   private final List<Junction> junctions = new ArrayList<>();
   private final List<Outlet> outlets = new ArrayList<>();
-  private final boolean stepped;
   private final int groups;
 
   /**
@@ -29,9 +28,9 @@ final class ExhaustSide {
     var c = parts.combination();
     var x = c.exhaust();
     int bank = c.bottomEnd().cylinders() / c.bottomEnd().banks();
-    stepped = x.kind() == Exhaust.Kind.STEPPED;
-    groups = stepped ? groupsOf(bank) : 1;
-    boolean balanced = x.balance() == Exhaust.Balance.PIPE && banks == 2;
+    boolean stepped = x.kind() == Exhaust.Kind.STEPPED;
+    groups = groups(c);
+    boolean balanced = tiesBanks(c);
     var balance = balanced ? keep(parts.piping().balancePipe()) : null;
     for (int b = 0; b < banks; b++) {
       var collector = keep(parts.piping().collectorPipe(!continues(x)));
@@ -69,9 +68,11 @@ final class ExhaustSide {
     }
   }
 
-  /** Twos that fire furthest apart, threes in a bank of six. */
-  private static int groupsOf(int bank) {
-    return bank % 3 == 0 ? bank / 3 : 2;
+  /** Groups of a bank's primaries: twos that fire furthest apart, threes in a bank of six. */
+  static int groups(Combination c) {
+    int bank = c.bottomEnd().cylinders() / c.bottomEnd().banks();
+    int stepped = bank % 3 == 0 ? bank / 3 : 2;
+    return c.exhaust().kind() == Exhaust.Kind.STEPPED ? stepped : 1;
   }
 
   /** Whether a pipe carries on behind the collector. */
@@ -79,10 +80,9 @@ final class ExhaustSide {
     return x.outlet() == Exhaust.Outlet.SYSTEM || x.balance() == Exhaust.Balance.PIPE;
   }
 
-  /** Whether copies can stand for some of the cylinders. */
-  static boolean copyable(Combination c) {
-    return c.exhaust().kind() != Exhaust.Kind.STEPPED
-        && (c.exhaust().balance() == Exhaust.Balance.NONE || c.bottomEnd().banks() == 1);
+  /** Whether a pipe joins both banks, so that both have to be there. */
+  static boolean tiesBanks(Combination c) {
+    return c.exhaust().balance() == Exhaust.Balance.PIPE && c.bottomEnd().banks() == 2;
   }
 
   private Pipe keep(Pipe pipe) {
@@ -94,11 +94,11 @@ final class ExhaustSide {
    * Connects a cylinder.
    *
    * @param bank solved, from 0
-   * @param place among the bank's cylinders in the firing order, from 0
+   * @param group of the bank, from 0
    * @param others that meet there as copies of it
    */
-  void join(CylinderUnit unit, int bank, int place, Others others) {
-    collectors.get(bank * groups + place % groups).join(unit, others);
+  void join(CylinderUnit unit, int bank, int group, Others others) {
+    collectors.get(bank * groups + group).join(unit, others);
   }
 
   List<Pipe> pipes() {

@@ -22,12 +22,14 @@ record Roles(List<Role> each, boolean alike) {
    * @param numbers its own and those whose results are its own too
    * @param firesAt crank angle after the first firing, rad
    * @param bank that it is solved in, from 0
+   * @param group of the bank's primaries that meet first, from 0
    * @param plane of the manifold, from 0
    */
   record Role(
       List<Integer> numbers,
       double firesAt,
       int bank,
+      int group,
       int plane,
       Others onPlenum,
       Others onCollector) {
@@ -109,7 +111,8 @@ record Roles(List<Role> each, boolean alike) {
   static Roles live(Combination c) {
     var bottom = c.bottomEnd();
     boolean planesApart = planes(c) == 2 && c.intake().planeWindow().si() > 0;
-    if (!bottom.firesEvenly() || planesApart || !ExhaustSide.copyable(c)) {
+    boolean exhaustApart = ExhaustSide.groups(c) > 1 || ExhaustSide.tiesBanks(c);
+    if (!bottom.firesEvenly() || planesApart || exhaustApart) {
       return placed(c);
     }
     var onPlenum = onTheMean(bottom, place -> place % planes(c));
@@ -123,12 +126,26 @@ record Roles(List<Role> each, boolean alike) {
     var numbers = new ArrayList<>(List.of(bottom.firingOrder().get(place)));
     numbers.addAll(copies);
     return new Role(
-        List.copyOf(numbers), bottom.firesAt(place), bank, place % planes(c), plenum, collector);
+        List.copyOf(numbers),
+        bottom.firesAt(place),
+        bank,
+        group(c, place),
+        place % planes(c),
+        plenum,
+        collector);
   }
 
   /** Planes that every cylinder of the firing order takes turns at. */
   private static int planes(Combination c) {
     return c.intake().manifold() == Intake.Manifold.DUAL_PLANE ? 2 : 1;
+  }
+
+  /** A bank's groups take turns in its firing order. */
+  private static int group(Combination c, int place) {
+    var bottom = c.bottomEnd();
+    long before =
+        IntStream.range(0, place).filter(k -> bank(bottom, k) == bank(bottom, place)).count();
+    return (int) (before % ExhaustSide.groups(c));
   }
 
   private static int bank(BottomEnd bottom, int place) {
@@ -164,12 +181,12 @@ record Roles(List<Role> each, boolean alike) {
 
   private static List<Turn> turns(Combination c) {
     var turns = new ArrayList<Turn>();
-    for (int to = 1; to < c.bottomEnd().cylinders() && ExhaustSide.copyable(c); to++) {
+    for (int to = 1; to < c.bottomEnd().cylinders(); to++) {
       double by = c.bottomEnd().firesAt(to);
-      var onto = onto(c, by, bank(c.bottomEnd(), to) != bank(c.bottomEnd(), 0));
-      if (by > SAME && !onto.isEmpty()) {
-        turns.add(
-            new Turn(by, onto, bank(c.bottomEnd(), onto.getFirst()) != bank(c.bottomEnd(), 0)));
+      boolean swaps = bank(c.bottomEnd(), to) != bank(c.bottomEnd(), 0);
+      var onto = onto(c, by, swaps);
+      if (by > SAME && !onto.isEmpty() && !(swaps && ExhaustSide.tiesBanks(c))) {
+        turns.add(new Turn(by, onto, swaps));
       }
     }
     return turns;
@@ -191,6 +208,7 @@ record Roles(List<Role> each, boolean alike) {
                           < SAME)
               .filter(k -> (bank(bottom, k) != bank(bottom, from)) == swaps)
               .filter(k -> k % planes(c) == from % planes(c))
+              .filter(k -> group(c, k) == group(c, from))
               .toArray();
       if (hits.length != 1) {
         return List.of();

@@ -88,6 +88,18 @@ class CopiesTest {
     }
   }
 
+  /** What the step itself made good was never sent: nothing of it comes back, at any delay. */
+  @Test
+  void aPressureMetWithinTheStepSendsNoWave() {
+    var echo = new Echo();
+    for (int i = 0; i < 300; i++) {
+      double phase = i * Math.toRadians(2) + 1e-9;
+      double delay = Math.toRadians(40 + i % 2);
+      assertThat(answer(echo, phase % Cylinder.CYCLE, -100, delay, 1)).isCloseTo(100, within(1e-9));
+      echo.hear(Echo.row(phase % Cylinder.CYCLE), 100);
+    }
+  }
+
   /** In-line four and six, headers and cast manifold: the copies make the engine they stand for. */
   @Test
   void evenlyFiringEnginesAreTheSameLiveAndFull() {
