@@ -8,7 +8,6 @@ import java.util.function.BooleanSupplier;
 
 /** Runs one network to a periodic state at one speed after another, each from the last. */
 final class SpeedRun {
-  private static final double CHANGE = 1e-3;
   private static final int FEWEST = 4;
 
   /** A run that starts near its end has to turn less. */
@@ -46,7 +45,6 @@ final class SpeedRun {
   private SparkSearch spark;
   private double dose;
   private long cellSteps;
-  private double change;
   private double plenum;
   private SpeedRun whole;
   private boolean kept;
@@ -156,16 +154,14 @@ final class SpeedRun {
       u.setLifts(in.lift(), out.lift(), follow);
     }
     network.turnBy(follow ? parts.step() : Math.min(parts.step(), BOUNCING_STEP));
-    double lastWork = Double.NaN;
-    double lastMass = Double.NaN;
-    int settled = 0;
+    var settling = new Settling();
     int most = roles.haveCopies() ? MOST_COPIED : MOST_WHOLE;
     int fewest = network.supply().hasTurbine() ? FEWEST_BOOSTED : near ? FEWEST_FROM_NEAR : FEWEST;
     int cycle = 0;
     boolean seeking = spark.seeks();
     String note = "";
     cellSteps = 0;
-    while (settled < 2 && cycle < most) {
+    while (!settling.isDone() && cycle < most) {
       if (cycle % HUNTING == 0) {
         network.freshen(Replay.FRESH / (1 + 1.5 * cycle / HUNTING));
       }
@@ -188,17 +184,13 @@ final class SpeedRun {
         break;
       }
       boost(speed);
-      change = Math.max(Math.abs(work / lastWork - 1), Math.abs(mass / lastMass - 1));
-      boolean still = change < CHANGE;
-      settled = still && cycle >= fewest ? settled + 1 : 0;
-      lastWork = work;
-      lastMass = mass;
-      if (settled < 2 && cancelled.getAsBoolean()) {
+      settling.next(work, mass, cycle >= fewest);
+      if (!settling.isDone() && cancelled.getAsBoolean()) {
         note = "cancelled";
         break;
       }
     }
-    boolean converged = settled >= 2;
+    boolean converged = settling.isDone();
     if (converged) {
       starts.keep(rpm, new Starts.Start(network, spark.spark()));
       kept = true;
@@ -207,7 +199,7 @@ final class SpeedRun {
       note = "still changing by more than 0.1 % a cycle after " + most + " cycles";
     }
     return new PointSummary(parts, network, friction, relief, plenum)
-        .point(rpm, spark, in, out, cycle, cellSteps, change, converged, note);
+        .point(rpm, spark, in, out, cycle, cellSteps, settling.change(), converged, note);
   }
 
   /** Why no charge was trapped. */

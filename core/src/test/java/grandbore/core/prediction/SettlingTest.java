@@ -1,0 +1,34 @@
+package grandbore.core.prediction;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** When cycles count as alike: a series that goes to its end by a known ratio. */
+class SettlingTest {
+  /** However slowly a drift dies away, it is stopped within a thousandth of where it goes. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0, 0.3, 0.6, 0.8, 0.85})
+  void aDriftIsStoppedNearItsEnd(double ratio) {
+    assertThat(Math.abs(stoppedAt(ratio) - 1)).isLessThan(1e-3);
+  }
+
+  /** What swings about its end needs no more than to swing little. */
+  @ParameterizedTest
+  @ValueSource(doubles = {-0.5, -0.9})
+  void aSwingIsStoppedWhereItIsSmall(double ratio) {
+    assertThat(Math.abs(stoppedAt(ratio) - 1)).isLessThan(1e-3);
+  }
+
+  private static double stoppedAt(double ratio) {
+    var settling = new Settling();
+    double away = 0.1;
+    for (int cycle = 0; !settling.isDone(); cycle++) {
+      assertThat(cycle).isLessThan(200);
+      away *= ratio;
+      settling.next(1 + away, 2, cycle > 2);
+    }
+    return 1 + away;
+  }
+}
