@@ -20,18 +20,18 @@ final class Settling {
   private static final class Drift {
     private double last = Double.NaN;
     private double change = Double.NaN;
-    private double left = Double.NaN;
+    private double left;
 
     void next(double value) {
       double now = value / last - 1;
-      double rate = now / change;
-      left = rate > 0 ? Math.abs(now) / (1 - Math.min(rate, SLOWEST)) : Math.abs(now);
+      double rate = Math.min(now / change, SLOWEST);
+      left = rate > 0 ? Math.abs(now) * rate / (1 - rate) : 0;
       change = now;
       last = value;
     }
 
     boolean isStill() {
-      return left < 2 * CHANGE && Math.abs(change) < CHANGE;
+      return left < CHANGE && Math.abs(change) < CHANGE;
     }
   }
 
