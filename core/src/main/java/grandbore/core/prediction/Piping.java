@@ -29,9 +29,10 @@ final class Piping {
   private static final double BALANCE_LENGTH = 0.35;
 
   private static final double RUNNER_FRICTION = 1.5;
-  private static final double PORT_HEAT = 2;
+  private static final double RUNNER_HEAT = 1.5;
+  private static final double PORT_HEAT = 3;
   private static final double EXHAUST_FRICTION = 1.5;
-  private static final double EXHAUST_HEAT = 2;
+  private static final double EXHAUST_HEAT = 3;
 
   /** End correction of an unflanged open end in radii (Levine and Schwinger 1948). */
   private static final double END_CORRECTION = 0.6133;
@@ -105,7 +106,7 @@ final class Piping {
                     in.runnerExit().si(),
                     runnerWall(),
                     friction(RUNNER_FRICTION, Relief.RUNNER),
-                    1,
+                    RUNNER_HEAT,
                     friction(BEND * in.runnerTurn().si() / (Math.PI / 2), Relief.RUNNER)),
                 new Section(
                     c.heads().intakePortLength().si(),

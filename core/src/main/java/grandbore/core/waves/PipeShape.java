@@ -10,7 +10,8 @@ public record PipeShape(List<Section> sections) {
    * @param endArea m², the diameter running straight between the two
    * @param wallTemperature K
    * @param frictionFactor multiple of the smooth straight pipe's friction, for bends and roughness
-   * @param heatFactor multiple of Colburn's heat transfer, for pulsating entry flow
+   * @param heatFactor multiple of Colburn's heat transfer of a smooth pipe, for pulsating entry
+   *     flow
    * @param bendLoss velocity heads lost in the section's bends
    */
   public record Section(

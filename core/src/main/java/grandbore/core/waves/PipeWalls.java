@@ -3,8 +3,8 @@ package grandbore.core.waves;
 import grandbore.core.gas.WorkingGas;
 
 /**
- * What walls do to the gas: Fanning's friction with Blasius' factor, losses of bends, and heat that
- * follows from friction by Colburn's analogy. Refreshed when asked.
+ * What walls do to the gas: Fanning's friction with Blasius' factor, losses of bends, and heat by
+ * Colburn's analogy from the friction of a smooth pipe. Refreshed when asked.
  */
 final class PipeWalls {
   private static final double PRANDTL_TERM = 1.26;
@@ -65,13 +65,14 @@ final class PipeWalls {
       double viscosity = 1.458e-6 * t * Math.sqrt(t) / (t + 110.4);
       double speed = Math.abs(field.velocity[i]);
       double reynolds = Math.max(LAMINAR, field.density[i] * speed * diameter[i] / viscosity);
-      double f = roughness[i] * 0.0791 / Math.sqrt(Math.sqrt(reynolds));
-      friction[i] = 2 * f / diameter[i] + 0.5 * bends[i];
+      double smooth = 0.0791 / Math.sqrt(Math.sqrt(reynolds));
+      friction[i] = 2 * roughness[i] * smooth / diameter[i] + 0.5 * bends[i];
       double y = field.burned[i];
       double cp = gas.cv(t, y) + gas.gasConstant(y);
       double least = heatFactor[i] > 0 ? STILL_AIR : 0;
       double h =
-          Math.max(least, heatFactor[i] * 0.5 * f * field.density[i] * speed * cp * PRANDTL_TERM);
+          Math.max(
+              least, heatFactor[i] * 0.5 * smooth * field.density[i] * speed * cp * PRANDTL_TERM);
       heat[i] = 4 * h / diameter[i];
     }
   }

@@ -159,6 +159,27 @@ class GasDynamicsTest {
         .isCloseTo(expected, Percentage.withPercentage(4));
   }
 
+  /** A wall that does not rub warms all the same: friction can be taken away alone. */
+  @Test
+  void heatDoesNotHangOnFriction() {
+    double area = 1e-3;
+    var given = new double[2];
+    for (int rubs = 0; rubs < 2; rubs++) {
+      var section = new PipeShape.Section(0.5, area, area, 500, 2 * rubs, 3, 0);
+      var pipe = new Pipe(AIR, new PipeShape(List.of(section)), 20);
+      for (int i = 0; i < 20; i++) {
+        pipe.set(i, 1e5, 300, 60, 0);
+      }
+      var left = end(pipe, true, area);
+      var right = end(pipe, false, area);
+      for (int i = 0; i < 40; i++) {
+        step(pipe, left, right);
+      }
+      given[rubs] = -pipe.heatToWall();
+    }
+    assertThat(given[0]).isPositive().isCloseTo(given[1], Percentage.withPercentage(3));
+  }
+
   /** A hot wall heats the gas toward itself and takes just what the gas gains. */
   @Test
   void wallHeatGoesIntoTheGas() {
