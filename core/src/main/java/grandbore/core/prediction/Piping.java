@@ -81,8 +81,8 @@ final class Piping {
     };
   }
 
-  /** Friction and bends count unless they are taken away. */
-  private double friction(double multiple, Relief which) {
+  /** Friction, bends and heat count unless they are taken away. */
+  private double unless(Relief which, double multiple) {
     return relief.contains(which) ? 0 : multiple;
   }
 
@@ -105,16 +105,16 @@ final class Piping {
                     entry,
                     in.runnerExit().si(),
                     runnerWall(),
-                    friction(RUNNER_FRICTION, Relief.RUNNER),
-                    RUNNER_HEAT,
-                    friction(BEND * in.runnerTurn().si() / (Math.PI / 2), Relief.RUNNER)),
+                    unless(Relief.RUNNER, RUNNER_FRICTION),
+                    unless(Relief.CHARGE_HEAT, RUNNER_HEAT),
+                    unless(Relief.RUNNER, BEND * in.runnerTurn().si() / (Math.PI / 2))),
                 new Section(
                     c.heads().intakePortLength().si(),
                     0.5 * (in.runnerExit().si() + port),
                     port,
                     PORT_WALL,
-                    friction(RUNNER_FRICTION, Relief.RUNNER),
-                    PORT_HEAT,
+                    unless(Relief.RUNNER, RUNNER_FRICTION),
+                    unless(Relief.CHARGE_HEAT, PORT_HEAT),
                     0)));
     return filled(shape, mesh.intake(), chargeTemperature, 0);
   }
@@ -131,7 +131,7 @@ final class Piping {
                     port,
                     port,
                     EXHAUST_PORT_WALL,
-                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
+                    unless(Relief.EXHAUST_PIPES, EXHAUST_FRICTION),
                     2 * EXHAUST_HEAT,
                     0),
                 new Section(
@@ -139,9 +139,9 @@ final class Piping {
                     primary,
                     primary,
                     cast ? MANIFOLD_WALL : HEADER_WALL,
-                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
+                    unless(Relief.EXHAUST_PIPES, EXHAUST_FRICTION),
                     EXHAUST_HEAT,
-                    friction(cast ? MANIFOLD_BENDS : HEADER_BENDS, Relief.EXHAUST_PIPES))));
+                    unless(Relief.EXHAUST_PIPES, cast ? MANIFOLD_BENDS : HEADER_BENDS))));
     return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
   }
 
@@ -156,9 +156,9 @@ final class Piping {
                     area,
                     area,
                     wall,
-                    friction(EXHAUST_FRICTION, Relief.EXHAUST_PIPES),
+                    unless(Relief.EXHAUST_PIPES, EXHAUST_FRICTION),
                     EXHAUST_HEAT,
-                    friction(bends, Relief.EXHAUST_PIPES))));
+                    unless(Relief.EXHAUST_PIPES, bends))));
     return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
   }
 

@@ -6,6 +6,7 @@ import java.util.Set;
 public enum Relief {
   METER("Carburettor or throttle"),
   RUNNER("Runner and port friction, bends"),
+  CHARGE_HEAT("Heat of runner and port walls"),
   INTAKE_PORT("Intake port and valve"),
   EXHAUST_PORT("Exhaust port and valve"),
   EXHAUST_PIPES("Exhaust friction, bends, silencers"),

@@ -32,6 +32,9 @@ class AccountsTest extends EngineTest {
           .isCloseTo(base.fmep() * perTurn, Percentage.withPercentage(1));
       assertThat(account.torque(Relief.METER, i)).isPositive();
       assertThat(account.torque(Relief.HEAT, i)).isPositive();
+      assertThat(account.torque(Relief.CHARGE_HEAT, i)).isPositive();
+      // Rubbing alone, the walls' heat left: a few per cent.
+      assertThat(Math.abs(account.torque(Relief.RUNNER, i))).isLessThan(0.05 * base.torque());
       double most = 0;
       for (var r : Relief.values()) {
         most = Math.max(most, account.torque(r, i));
