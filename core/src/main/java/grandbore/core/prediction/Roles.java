@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.TreeMap;
 import java.util.function.IntUnaryOperator;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Which cylinders are solved, and where the others stand as their copies.
@@ -59,10 +60,12 @@ record Roles(List<Role> each, boolean alike) {
   static Roles full(BuiltEngine engine) {
     var c = engine.combination();
     boolean alike =
-        engine.clearances().stream().distinct().count() == 1
-            && c.intake().runnerChanges().isEmpty()
-            && c.heads().intakeShares().isEmpty()
-            && c.heads().exhaustShares().isEmpty();
+        Stream.of(
+                engine.clearances(),
+                c.intake().runnerChanges(),
+                c.heads().intakeShares(),
+                c.heads().exhaustShares())
+            .allMatch(each -> each.stream().distinct().count() <= 1);
     return alike ? placed(c, true) : every(c);
   }
 
