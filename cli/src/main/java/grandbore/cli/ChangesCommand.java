@@ -6,7 +6,6 @@ import grandbore.core.demo.ObservedChanges.Change;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
-import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.Measure;
 import java.util.HashMap;
@@ -15,6 +14,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -28,12 +28,7 @@ final class ChangesCommand implements Callable<Integer> {
 
   private static final double NONE = Double.NaN;
 
-  @Option(
-      names = "--fidelity",
-      defaultValue = "full",
-      description =
-          "live: one cylinder; placed: those that hear the others differently; full: every one")
-  private Fidelity fidelity;
+  @Mixin private FidelityOption depth;
 
   @Option(names = "--step", paramLabel = "RPM", defaultValue = "250", description = "spacing")
   private double step;
@@ -103,7 +98,9 @@ final class ChangesCommand implements Callable<Integer> {
   private Curve curve(Predictor predictor, Combination combination, Change change) {
     return known.computeIfAbsent(
         new Run(combination, change.from(), change.to()),
-        r -> predictor.predict(BuiltEngine.asSpecified(r.combination()), speeds(change), fidelity));
+        r ->
+            predictor.predict(
+                BuiltEngine.asSpecified(r.combination()), speeds(change), depth.fidelity()));
   }
 
   private List<Double> speeds(Change change) {

@@ -4,7 +4,6 @@ import grandbore.core.demo.DynoCases;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
-import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.Measure;
 import java.io.PrintWriter;
@@ -14,6 +13,7 @@ import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.function.ToDoubleFunction;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -30,12 +30,7 @@ final class CheckCommand implements Callable<Integer> {
   private static final Tolerance POWER = new Tolerance("peak power", 3, 6);
   private static final Tolerance TORQUE = new Tolerance("peak torque", 4, 7);
 
-  @Option(
-      names = "--fidelity",
-      defaultValue = "full",
-      description =
-          "live: one cylinder; placed: those that hear the others differently; full: every one")
-  private Fidelity fidelity;
+  @Mixin private FidelityOption depth;
 
   @Option(names = "--step", paramLabel = "RPM", defaultValue = "100", description = "spacing")
   private double step;
@@ -52,7 +47,8 @@ final class CheckCommand implements Callable<Integer> {
     try (var predictor = new Predictor()) {
       for (var k : DynoCases.all()) {
         var engine = BuiltEngine.asSpecified(k.combination());
-        var curve = predictor.predict(engine, Predictor.speeds(k.from(), k.to(), step), fidelity);
+        var curve =
+            predictor.predict(engine, Predictor.speeds(k.from(), k.to(), step), depth.fidelity());
         report(out, k, curve);
       }
     }

@@ -3,7 +3,6 @@ package grandbore.cli;
 import grandbore.book.CurveCsv;
 import grandbore.book.TraceCsv;
 import grandbore.core.combination.InvalidInput;
-import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -31,12 +30,7 @@ final class PredictCommand implements Callable<Integer> {
   @Option(names = "--step", paramLabel = "RPM", defaultValue = "250", description = "spacing")
   private double step;
 
-  @Option(
-      names = "--fidelity",
-      defaultValue = "full",
-      description =
-          "live: one cylinder; placed: those that hear the others differently; full: every one")
-  private Fidelity fidelity;
+  @Mixin private FidelityOption depth;
 
   @Option(names = "--format", defaultValue = "csv", description = "csv or json")
   private TableFormat format;
@@ -61,7 +55,7 @@ final class PredictCommand implements Callable<Integer> {
         write(TraceCsv.write(predictor.trace(engine, rpm, () -> false)));
         return 0;
       }
-      var curve = predictor.predict(engine, speeds(document.build().speeds()), fidelity);
+      var curve = predictor.predict(engine, speeds(document.build().speeds()), depth.fidelity());
       var out = spec.commandLine().getOut();
       if (format == TableFormat.CSV) {
         out.print(CurveCsv.write(curve));

@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.waves.PipeEnd;
 import grandbore.core.waves.Volume;
 import java.util.ArrayList;
 import java.util.List;
@@ -78,6 +79,14 @@ final class Copies {
       copy[0] += answer * admittance;
       receiver.receive(copy, others.get(k).share(), dt);
     }
+  }
+
+  /** What flows out of a pipe's end into a volume at rest, to be recorded. */
+  static void flowOf(PipeEnd end, double[] out) {
+    out[0] = end.massFlow();
+    out[1] = 0;
+    out[2] = end.pipeEnthalpy();
+    out[3] = end.pipeBurned();
   }
 
   /** Puts a share of a copy's flow into a volume at rest. */

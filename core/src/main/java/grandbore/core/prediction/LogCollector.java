@@ -59,11 +59,7 @@ final class LogCollector extends Collector {
 
   @Override
   void branchFlow(int branch, double[] out) {
-    var end = branches.get(branch);
-    out[0] = end.massFlow();
-    out[1] = 0;
-    out[2] = end.pipeEnthalpy();
-    out[3] = end.pipeBurned();
+    Copies.flowOf(branches.get(branch), out);
   }
 
   @Override

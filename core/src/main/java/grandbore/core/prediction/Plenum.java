@@ -85,10 +85,7 @@ final class Plenum {
 
   private void play(Voice v, double dt, double speed) {
     double phase = v.unit.cylinder().phase();
-    flows[0] = v.mouth.massFlow();
-    flows[1] = 0;
-    flows[2] = v.mouth.pipeEnthalpy();
-    flows[3] = v.mouth.pipeBurned();
+    Copies.flowOf(v.mouth, flows);
     flows[Replay.PRESSURE] = volume.pressure();
     v.copies.record(phase, flows);
     v.copies.play(

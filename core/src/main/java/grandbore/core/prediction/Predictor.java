@@ -107,8 +107,7 @@ public final class Predictor implements AutoCloseable {
   /** Every cylinder at one speed, and one cycle of the first written down. */
   public Trace trace(BuiltEngine engine, double rpm, BooleanSupplier cancelled) {
     var mesh = Fidelity.FULL.mesh().withStep(TRACED_STEP);
-    return new SpeedRun(engine, Roles.every(engine.combination()), mesh, Relief.NONE, new Starts())
-        .trace(rpm, cancelled);
+    return new SpeedRun(engine, Roles.every(engine.combination()), mesh).trace(rpm, cancelled);
   }
 
   Curve predict(

@@ -6,7 +6,7 @@ package grandbore.core.prediction;
  * is less than that too.
  */
 final class Settling {
-  static final double CHANGE = 1e-3;
+  private static final double CHANGE = 1e-3;
   private static final int WANTED = 2;
 
   /** A drift that slows down by less a cycle is taken to slow down by this. */

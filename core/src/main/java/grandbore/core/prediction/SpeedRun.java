@@ -49,8 +49,8 @@ final class SpeedRun {
   private SpeedRun whole;
   private boolean kept;
 
-  SpeedRun(BuiltEngine engine, Fidelity fidelity, Mesh mesh) {
-    this(engine, fidelity.roles(engine), mesh, Relief.NONE, new Starts());
+  SpeedRun(BuiltEngine engine, Roles roles, Mesh mesh) {
+    this(engine, roles, mesh, Relief.NONE, new Starts());
   }
 
   /**

@@ -57,8 +57,9 @@ class RobustnessTest {
 
   private static CurvePoint run(Combination c, double rpm, Fidelity fidelity) {
     long start = System.nanoTime();
+    var engine = BuiltEngine.asSpecified(c);
     var point =
-        new SpeedRun(BuiltEngine.asSpecified(c), fidelity, fidelity.mesh())
+        new SpeedRun(engine, fidelity.roles(engine), fidelity.mesh())
             .run(rpm, () -> System.nanoTime() - start > LONGEST * 1e9);
     assertThat(point.note()).isNotEqualTo("cancelled");
     return point;

@@ -12,7 +12,6 @@ import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -148,9 +147,7 @@ class RolesTest extends EngineTest {
   }
 
   private static CurvePoint run(BuiltEngine engine, Roles roles, double rpm) {
-    var point =
-        new SpeedRun(engine, roles, Fidelity.LIVE.mesh(), Set.of(), new Starts())
-            .run(rpm, () -> false);
+    var point = new SpeedRun(engine, roles, Fidelity.LIVE.mesh()).run(rpm, () -> false);
     assertThat(point.converged()).isTrue();
     return point;
   }

@@ -86,10 +86,15 @@ class SolverTest extends EngineTest {
     }
   }
 
+  private static SpeedRun run(Combination c, Fidelity fidelity) {
+    var engine = BuiltEngine.asSpecified(c);
+    return new SpeedRun(engine, fidelity.roles(engine), fidelity.mesh());
+  }
+
   /** A settled state stays settled: ten cycles more change nothing to speak of. */
   @Test
   void aSettledStateStaysSettled() {
-    var run = new SpeedRun(BuiltEngine.asSpecified(FOUR), Fidelity.FULL, Fidelity.FULL.mesh());
+    var run = run(FOUR, Fidelity.FULL);
     var first = run.run(6500, () -> false);
     CurvePoint later = first;
     for (int i = 0; i < 3; i++) {
@@ -105,7 +110,7 @@ class SolverTest extends EngineTest {
   @Test
   void cyclesRepeatThemselves() {
     for (var c : List.of(EIGHT, FOUR)) {
-      var run = new SpeedRun(BuiltEngine.asSpecified(c), Fidelity.LIVE, Fidelity.LIVE.mesh());
+      var run = run(c, Fidelity.LIVE);
       for (double rpm : new double[] {2900, 4100, 5600, 7000}) {
         CurvePoint point = null;
         for (int i = 0; i < 6; i++) {
@@ -200,7 +205,7 @@ class SolverTest extends EngineTest {
   /** A point that was stopped says so and is not taken for a settled one. */
   @Test
   void aStoppedPointSaysSo() {
-    var run = new SpeedRun(BuiltEngine.asSpecified(FOUR), Fidelity.FULL, Fidelity.FULL.mesh());
+    var run = run(FOUR, Fidelity.FULL);
     var stopped = run.run(6000, () -> true);
     assertThat(stopped.converged()).isFalse();
     assertThat(stopped.note()).isEqualTo("cancelled");

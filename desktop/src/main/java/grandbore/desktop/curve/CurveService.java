@@ -100,7 +100,7 @@ public final class CurveService implements AutoCloseable {
                 predictor.predictNext(
                     laid.engine(),
                     speeds,
-                    Fidelity.LIVE,
+                    Fidelity.PLACED,
                     startsOver,
                     p -> {},
                     () -> newestOver.get() != run);
