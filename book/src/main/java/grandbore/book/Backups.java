@@ -1,121 +1,222 @@
 package grandbore.book;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
-import java.time.temporal.IsoFields;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
+import java.util.Optional;
+import org.jdbi.v3.core.Jdbi;
+import org.jdbi.v3.core.JdbiException;
 
 /**
- * Dated copies of a book in a folder beside it: one a day is made, and kept are the newest of each
- * of the last seven days, of each of the last five weeks, and of each of the last twelve months
- * that have one.
+ * Dated copies of a book in a folder of its own beside it, pictures with them. A copy is written
+ * under a passing name, synced, opened and checked, given a {@link Seal}, and only then named; what
+ * bears no seal is never counted on.
  */
 public final class Backups {
   private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
-  private static final int DAYS = 7;
-  private static final int WEEKS = 5;
-  private static final int MONTHS = 12;
+  private static final String END = ".db";
+  private static final String PASSING = ".part";
 
   private final Path book;
 
-  /** One of them. */
-  public record Backup(Path file, LocalDateTime made) {}
+  /** Why one was made. */
+  public enum Kind {
+    /** The day's, thinned as it grows old. */
+    DAILY(""),
+    /** Asked for, or before something that changes the whole book. */
+    BY_HAND("-by-hand"),
+    /** Of a book with damaged rows: never counted as the day's. */
+    DAMAGED("-damaged");
+
+    private final String mark;
+
+    Kind(String mark) {
+      this.mark = mark;
+    }
+  }
+
+  /**
+   * One of them.
+   *
+   * @param sealed whether it was checked when it was made and still has its size
+   */
+  public record Backup(Path file, LocalDateTime made, Kind kind, boolean sealed) {}
 
   public Backups(Path book) {
     this.book = book.toAbsolutePath();
   }
 
-  private Path folder() {
-    return book.resolveSibling(stem() + "-backups");
+  private String name() {
+    return book.getFileName().toString();
   }
 
-  private String stem() {
-    String name = book.getFileName().toString();
-    int dot = name.lastIndexOf('.');
-    return dot > 0 ? name.substring(0, dot) : name;
+  private Path folder() {
+    return book.resolveSibling(name() + "-backups");
+  }
+
+  /** Where versions before the third kept them, for books of one name before the dot. */
+  private Optional<Path> olderFolder() {
+    int dot = name().lastIndexOf('.');
+    var older = book.resolveSibling((dot > 0 ? name().substring(0, dot) : name()) + "-backups");
+    return older.equals(folder()) || !Files.isDirectory(older)
+        ? Optional.empty()
+        : Optional.of(older);
   }
 
   /** All there are, the newest first. */
   public List<Backup> all() {
+    var found = new ArrayList<Backup>(in(folder(), name() + "-"));
+    olderFolder()
+        .ifPresent(
+            f -> {
+              String stem = f.getFileName().toString();
+              found.addAll(in(f, stem.substring(0, stem.length() - "backups".length())));
+            });
+    found.sort(Comparator.comparing(Backup::made).reversed());
+    return found;
+  }
+
+  private List<Backup> in(Path folder, String before) {
     var found = new ArrayList<Backup>();
-    if (!Files.isDirectory(folder())) {
+    if (!Files.isDirectory(folder)) {
       return found;
     }
-    try (var files = Files.newDirectoryStream(folder(), stem() + "-*.db")) {
+    try (var files = Files.newDirectoryStream(folder)) {
       for (var file : files) {
         String name = file.getFileName().toString();
-        String stamp = name.substring(stem().length() + 1, name.length() - 3);
-        try {
-          found.add(new Backup(file, LocalDateTime.parse(stamp, STAMP)));
-        } catch (DateTimeParseException e) {
-          // Not one of ours: it is left alone.
+        if (name.startsWith(before) && name.endsWith(END)) {
+          dated(file, name.substring(before.length(), name.length() - END.length()))
+              .ifPresent(found::add);
         }
       }
     } catch (IOException e) {
       throw new BookException("The backups of " + book + " can't be listed", e);
     }
-    found.sort(Comparator.comparing(Backup::made).reversed());
     return found;
   }
 
-  /** Where the next one goes. */
-  Path next(LocalDateTime now) {
+  private static Optional<Backup> dated(Path file, String stamp) {
+    var kind = Kind.DAILY;
+    for (var k : Kind.values()) {
+      kind = !k.mark.isEmpty() && stamp.endsWith(k.mark) ? k : kind;
+    }
+    try {
+      String day = stamp.substring(0, stamp.length() - kind.mark.length());
+      return Optional.of(new Backup(file, LocalDateTime.parse(day, STAMP), kind, Seal.holds(file)));
+    } catch (DateTimeParseException e) {
+      // Not one of ours: it is left alone.
+      return Optional.empty();
+    }
+  }
+
+  /** The newest that can be counted on; where none can, the newest that holds anything. */
+  public Optional<Backup> newest() {
+    var all = all();
+    return all.stream()
+        .filter(b -> b.sealed() && b.kind() != Kind.DAMAGED)
+        .findFirst()
+        .or(() -> all.stream().filter(b -> Seal.looksLikeABook(b.file())).findFirst());
+  }
+
+  /** Whether no sound one was made in this day yet. */
+  boolean isDue(LocalDateTime now) {
+    return all().stream()
+        .noneMatch(
+            b ->
+                b.sealed()
+                    && b.kind() == Kind.DAILY
+                    && b.made().toLocalDate().equals(now.toLocalDate()));
+  }
+
+  /**
+   * Copies the book aside.
+   *
+   * @param version of the tables the copy has to have, 0 for any
+   */
+  Backup copy(Jdbi jdbi, LocalDateTime now, Kind kind, int version) {
+    var part = folder().resolve(name() + "-" + STAMP.format(now) + PASSING);
     try {
       Files.createDirectories(folder());
-    } catch (IOException e) {
-      throw new BookException("The folder of backups of " + book + " can't be made", e);
+      clear();
+      jdbi.useHandle(h -> h.execute("VACUUM INTO ?", part.toString()));
+      sync(part);
+      var look = Seal.look(part, version);
+      var become = look.damaged().isEmpty() ? kind : Kind.DAMAGED;
+      var file = free(now, become);
+      Pictures.copyAside(look.pictures(), book.resolveSibling("pictures"), pictures());
+      Seal.put(part, file, look);
+      Files.move(part, file, StandardCopyOption.ATOMIC_MOVE);
+      var made = new Backup(file, now, become, true);
+      thin(now);
+      if (become == Kind.DAMAGED) {
+        throw new BookException(
+            "The book %s has damaged rows (%s): its copy %s is kept apart, and no sound backup was put aside for it"
+                .formatted(book, look.damaged().getFirst(), file.getFileName()),
+            null);
+      }
+      return made;
+    } catch (IOException | JdbiException e) {
+      throw new BookException(
+          "A backup of %s could not be made in %s: it %s"
+              .formatted(book, folder(), Sqlite.inWords(e, "could not be written")),
+          e);
     }
-    return folder().resolve(stem() + "-" + STAMP.format(now) + ".db");
   }
 
-  /** Whether none was made in this day yet. */
-  boolean isDue(LocalDateTime now) {
-    return all().stream().noneMatch(b -> b.made().toLocalDate().equals(now.toLocalDate()));
+  /** A name that no other has: two in one second are two. */
+  private Path free(LocalDateTime now, Kind kind) {
+    var at = now;
+    var file = folder().resolve(name() + "-" + STAMP.format(at) + kind.mark + END);
+    while (Files.exists(file)) {
+      at = at.plusSeconds(1);
+      file = folder().resolve(name() + "-" + STAMP.format(at) + kind.mark + END);
+    }
+    return file;
   }
 
-  /** Which of them are kept, out of all, the newest first. */
-  static List<Backup> kept(List<Backup> newestFirst) {
-    var kept = new ArrayList<Backup>();
-    var days = new HashSet<Object>();
-    var weeks = new HashSet<Object>();
-    var months = new HashSet<Object>();
-    for (var b : newestFirst) {
-      var date = b.made().toLocalDate();
-      Object week =
-          date.get(IsoFields.WEEK_BASED_YEAR) * 100 + date.get(IsoFields.WEEK_OF_WEEK_BASED_YEAR);
-      Object month = date.getYear() * 100 + date.getMonthValue();
-      boolean keep = isNew(days, date, DAYS);
-      keep |= isNew(weeks, week, WEEKS);
-      keep |= isNew(months, month, MONTHS);
-      if (keep) {
-        kept.add(b);
+  /** The folder in which pictures lie beside the copies, each once. */
+  private Path pictures() {
+    return folder().resolve("pictures");
+  }
+
+  /** What a copy that was broken off left behind. */
+  private void clear() throws IOException {
+    try (var files = Files.newDirectoryStream(folder())) {
+      for (var file : files) {
+        String name = file.getFileName().toString();
+        if (name.startsWith(name() + "-")
+            && (name.endsWith(PASSING) || name.endsWith(PASSING + "-journal"))) {
+          Files.deleteIfExists(file);
+        }
       }
     }
-    return kept;
   }
 
-  private static boolean isNew(Set<Object> seen, Object what, int most) {
-    return seen.size() < most && seen.add(what);
+  private static void sync(Path file) throws IOException {
+    try (var channel = FileChannel.open(file, StandardOpenOption.WRITE)) {
+      channel.force(true);
+    }
   }
 
   /** Deletes those that are too many. */
-  void thin() {
+  void thin(LocalDateTime now) {
     var all = all();
-    var kept = kept(all);
+    var kept = Thinning.kept(all, now);
     for (var b : all) {
       if (!kept.contains(b)) {
         try {
           Files.deleteIfExists(b.file());
+          Files.deleteIfExists(Seal.of(b.file()));
         } catch (IOException e) {
           throw new BookException("The old backup " + b.file() + " can't be deleted", e);
         }
@@ -123,22 +224,72 @@ public final class Backups {
     }
   }
 
-  /** Puts a backup in the book's place; what was there is kept beside it under a dated name. */
+  /**
+   * Opens a backup and checks it whole, before anything is replaced by it.
+   *
+   * @param identity of the book that it would replace, where that is known
+   * @throws BookException where it is no sound backup of this book
+   */
+  void verify(Backup backup, Optional<String> identity) {
+    try {
+      var look = Seal.look(backup.file(), 0);
+      if (look.builds() == 0) {
+        throw refused(backup, "holds no build");
+      }
+      if (identity.isPresent()
+          && look.identity().isPresent()
+          && !look.identity().equals(identity)) {
+        throw refused(backup, "belongs to another book");
+      }
+      if (!look.damaged().isEmpty() && backup.kind() != Kind.DAMAGED) {
+        throw refused(backup, "has damaged rows (" + look.damaged().getFirst() + ")");
+      }
+      Seal.check(backup.file());
+    } catch (IOException | JdbiException e) {
+      throw new BookException(
+          "The backup %s %s: nothing was changed"
+              .formatted(backup.file(), Sqlite.inWords(e, "is damaged or no shop book")),
+          e);
+    }
+  }
+
+  private static BookException refused(Backup backup, String why) {
+    return new BookException(
+        "The backup %s %s: nothing was changed".formatted(backup.file(), why), null);
+  }
+
+  /**
+   * Puts a backup in the book's place; what was there is kept beside it under a dated name, its
+   * journal with it.
+   */
   Path restore(Path backup, LocalDateTime now) {
     try {
-      var aside = book.resolveSibling(stem() + "-replaced-" + STAMP.format(now) + ".db");
-      var fresh = book.resolveSibling(stem() + "-restoring.db");
+      var aside = book.resolveSibling(name() + "-replaced-" + STAMP.format(now) + END);
+      var fresh = book.resolveSibling(name() + "-restoring" + PASSING);
       Files.copy(backup, fresh, StandardCopyOption.REPLACE_EXISTING);
-      if (Files.exists(book)) {
-        Files.move(book, aside);
+      sync(fresh);
+      var journal = book.resolveSibling(name() + "-journal");
+      if (Files.exists(journal)) {
+        Files.move(journal, aside.resolveSibling(aside.getFileName() + "-journal"));
       }
-      Files.deleteIfExists(book.resolveSibling(book.getFileName() + "-journal"));
+      if (Files.exists(book)) {
+        Files.move(book, aside, StandardCopyOption.REPLACE_EXISTING);
+      }
       Files.move(fresh, book, StandardCopyOption.ATOMIC_MOVE);
+      Pictures.bringBack(pictures(), book.resolveSibling("pictures"));
       return aside;
     } catch (IOException e) {
       throw new BookException(
           "The backup " + backup + " can't be put in the place of " + book + ": nothing was lost",
           e);
+    }
+  }
+
+  /** Puts a backup in the place of a book that is missing or can't be opened. */
+  public Path bringBack(Backup backup, LocalDateTime now) {
+    verify(backup, Optional.empty());
+    try (var _ = BookLock.on(book)) {
+      return restore(backup.file(), now);
     }
   }
 

@@ -23,12 +23,15 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Builds as JSON documents: format grand-bore-build, version 4. Refused whole where damaged.
- * Versions 1 to 3, which knew less of an engine, are read for ever.
+ * Builds as JSON documents: format grand-bore-build, version 5. Refused whole where damaged.
+ * Versions 1 to 4, which knew less of an engine, are read for ever.
  */
 public final class BuildJson {
   static final String FORMAT = "grand-bore-build";
-  static final int VERSION = 4;
+  static final int VERSION = 5;
+
+  /** Longest message of a reader of JSON that is passed on, characters. */
+  private static final int LONGEST = 200;
 
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
@@ -45,6 +48,7 @@ public final class BuildJson {
     static final JsonSchema FIRST = of(1);
     static final JsonSchema SECOND = of(2);
     static final JsonSchema THIRD = of(3);
+    static final JsonSchema FOURTH = of(4);
 
     private static JsonSchema of(int version) {
       return SCHEMAS.getSchema(
@@ -72,7 +76,7 @@ public final class BuildJson {
   public static BuildDocument read(String text) {
     JsonNode node;
     try {
-      node = MAPPER.readTree(text);
+      node = MAPPER.readTree(Lines.unmarked(text));
     } catch (JsonParseException e) {
       var at = e.getLocation();
       throw new FormatException(
@@ -88,19 +92,20 @@ public final class BuildJson {
     if (!FORMAT.equals(node.path("format").asText())) {
       throw new FormatException(
           "format is “%s”; allowed: %s, because other files hold other things"
-              .formatted(node.path("format").asText(), FORMAT));
+              .formatted(Lines.shortened(node.path("format").asText()), FORMAT));
     }
     int version = node.path("version").asInt();
     if (version < 1 || version > VERSION) {
       throw new FormatException(
           "version is %s; allowed: 1 to %d, because later ones may hold what this program does not know"
-              .formatted(node.path("version").asText(), VERSION));
+              .formatted(Lines.shortened(node.path("version").asText()), VERSION));
     }
     var schema =
         switch (version) {
           case 1 -> Older.FIRST;
           case 2 -> Older.SECOND;
           case 3 -> Older.THIRD;
+          case 4 -> Older.FOURTH;
           default -> SCHEMA;
         };
     var faults = schema.validate(node);
@@ -109,14 +114,61 @@ public final class BuildJson {
           faults.stream()
               .min(Comparator.comparing(m -> m.getInstanceLocation().toString()))
               .orElseThrow();
-      throw new FormatException(first.getMessage().replaceFirst("^\\$\\.?", "at "));
+      throw new FormatException(shown(first.getMessage().replaceFirst("^\\$\\.?", "at ")));
     }
     return fromNode(node);
   }
 
+  /** A document's text without its indentation; what is no JSON stays as it is. */
+  static String compact(String text) {
+    try {
+      return MAPPER.readTree(text).toString();
+    } catch (JsonProcessingException e) {
+      return text;
+    }
+  }
+
+  /** The name in a document that otherwise may be damaged. */
+  static String nameOf(String text, String otherwise) {
+    try {
+      String name = MAPPER.readTree(text).path("name").asText("").strip();
+      return name.isEmpty() ? otherwise : name.substring(0, Math.min(120, name.length()));
+    } catch (JsonProcessingException e) {
+      return otherwise;
+    }
+  }
+
+  /** The document's text in one line, as the book keeps it. */
+  static String writeCompact(BuildDocument document) {
+    return toNode(document).toString();
+  }
+
+  /** A validator quotes what it refuses, however long. */
+  private static String shown(String message) {
+    return message.length() <= LONGEST
+        ? message
+        : message.substring(0, LONGEST / 2) + " … " + message.substring(message.length() - 40);
+  }
+
+  /**
+   * Reads what the book itself wrote: its checksum was checked, so that a document of this version
+   * is not held against the schema again.
+   */
+  static Build stored(String text) {
+    try {
+      var node = MAPPER.readTree(text);
+      if (node.path("version").asInt() == VERSION) {
+        return fromNode(node).build();
+      }
+    } catch (JsonProcessingException e) {
+      throw new FormatException("Not a JSON document: " + firstLine(e.getOriginalMessage()), e);
+    }
+    return read(text).build();
+  }
+
   private static String firstLine(String message) {
     int end = message.indexOf('\n');
-    return end < 0 ? message : message.substring(0, end);
+    return shown(end < 0 ? message : message.substring(0, end));
   }
 
   private static ObjectNode toNode(BuildDocument document) {

@@ -90,7 +90,7 @@ public final class BuildSchema {
       return sheet();
     }
     if (c.getType() == int.class) {
-      return NODES.objectNode().put("type", "integer").put("minimum", 1);
+      return whole();
     }
     if (c.getType() == LiftTable.class) {
       return table();
@@ -103,9 +103,7 @@ public final class BuildSchema {
       var element = CombinationJson.element(c);
       boolean whole = element == Integer.class;
       var items = NODES.objectNode().put("type", whole ? "integer" : "number");
-      list.set(
-          "items",
-          element.isEnum() ? words(constants(element)) : whole ? items.put("minimum", 1) : items);
+      list.set("items", element.isEnum() ? words(constants(element)) : whole ? whole() : items);
       return list;
     }
     return words(constants(c.getType()));
@@ -138,6 +136,16 @@ public final class BuildSchema {
                 .put("type", "number")
                 .put("minimum", 0)
                 .put("description", "one standard deviation, in the same unit"));
+    ((ObjectNode) node.get("properties"))
+        .set("si", number("the same in SI, where the value's digits don't give it exactly"));
+    ((ObjectNode) node.get("properties"))
+        .set(
+            "typed",
+            NODES
+                .objectNode()
+                .put("type", "string")
+                .put("maxLength", 60)
+                .put("description", "as the builder wrote it"));
     return node;
   }
 
@@ -190,7 +198,7 @@ public final class BuildSchema {
   private static ObjectNode reading() {
     var node = object();
     property(node, "measurement", words(Measurement.values()));
-    property(node, "place", NODES.objectNode().put("type", "integer").put("minimum", 1));
+    property(node, "place", whole());
     property(node, "side", words(Reading.Side.values()));
     property(node, "value", NODES.objectNode().put("type", "number"));
     property(node, "unit", NODES.objectNode().put("type", "string"));
@@ -199,6 +207,7 @@ public final class BuildSchema {
     optional.set("by", NODES.objectNode().put("type", "string"));
     optional.set("instrument", NODES.objectNode().put("type", "string"));
     optional.set("struck", NODES.objectNode().put("type", "boolean"));
+    optional.set("si", number("the same in SI, where the value's digits don't give it exactly"));
     optional.set("typed", NODES.objectNode().put("type", "string"));
     optional.set("note", NODES.objectNode().put("type", "string"));
     optional.set("zeroBefore", number("in the reading's unit"));
@@ -211,7 +220,7 @@ public final class BuildSchema {
     return NODES
         .objectNode()
         .put("type", "string")
-        .put("pattern", "^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d+)?)?Z$")
+        .put("pattern", Times.PATTERN)
         .put("description", "UTC, ISO 8601");
   }
 
@@ -245,6 +254,14 @@ public final class BuildSchema {
     var node = NODES.objectNode();
     node.set("enum", list);
     return node;
+  }
+
+  private static ObjectNode whole() {
+    return NODES
+        .objectNode()
+        .put("type", "integer")
+        .put("minimum", 1)
+        .put("maximum", Integer.MAX_VALUE);
   }
 
   private static ObjectNode number(String unit) {

@@ -19,8 +19,6 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -28,15 +26,7 @@ import java.util.Map;
 
 /** The combination's records as JSON, component by component, each number with its unit. */
 final class CombinationJson {
-  private static final MathContext DIGITS = new MathContext(12);
-
   private CombinationJson() {}
-
-  /** Twelve digits: more than any instrument gives, and no tails of binary fractions. */
-  static BigDecimal tidy(double value) {
-    var rounded = new BigDecimal(value).round(DIGITS).stripTrailingZeros();
-    return rounded.scale() < 0 ? rounded.setScale(0) : rounded;
-  }
 
   static ObjectNode write(Combination combination, UnitSystem units) {
     var node = JsonNodeFactory.instance.objectNode();
@@ -56,11 +46,14 @@ final class CombinationJson {
     switch (value) {
       case Given g -> {
         var unit = g.quantity().unit(units);
-        node.putObject(name)
-            .put("value", tidy(unit.fromSi(g.si())))
-            .put("unit", unit.symbol())
+        var inner = node.putObject(name);
+        ExactNumber.put(inner, unit, g.si());
+        inner
             .put("provenance", word(g.provenance()))
-            .put("spread", tidy(unit.differenceFromSi(g.spread())));
+            .put("spread", ExactNumber.tidy(unit.differenceFromSi(g.spread())));
+        if (!g.typed().isEmpty()) {
+          inner.put("typed", g.typed());
+        }
       }
       case FlowSheet sheet -> putSheet(node.putObject(name), sheet, units);
       case Enum<?> e -> node.put(name, e.name());
@@ -81,7 +74,7 @@ final class CombinationJson {
           switch (each) {
             case Integer i -> array.add(i);
             case Enum<?> e -> array.add(e.name());
-            default -> array.add(tidy((Double) each));
+            default -> array.add(ExactNumber.in(Measure.NONE, (Double) each));
           }
         }
       }
@@ -93,7 +86,7 @@ final class CombinationJson {
     var depression = Quantity.DEPRESSION.unit(units);
     var lift = Quantity.LENGTH.unit(units);
     var flow = Quantity.AIRFLOW.unit(units);
-    node.put("depression", tidy(depression.fromSi(sheet.depression())))
+    node.put("depression", ExactNumber.in(depression, sheet.depression()))
         .put("depressionUnit", depression.symbol())
         .put("liftUnit", lift.symbol())
         .put("flowUnit", flow.symbol())
@@ -101,7 +94,7 @@ final class CombinationJson {
         .put("fitting", sheet.fitting().name());
     var rows = node.putArray("rows");
     for (var row : sheet.rows()) {
-      rows.addArray().add(tidy(lift.fromSi(row.lift()))).add(tidy(flow.fromSi(row.flow())));
+      rows.addArray().add(ExactNumber.in(lift, row.lift())).add(ExactNumber.in(flow, row.flow()));
     }
   }
 
@@ -113,7 +106,7 @@ final class CombinationJson {
         .put("provenance", word(table.provenance()));
     var rows = node.putArray("rows");
     for (var row : table.rows()) {
-      rows.addArray().add(tidy(angle.fromSi(row.angle()))).add(tidy(lift.fromSi(row.lift())));
+      rows.addArray().add(ExactNumber.in(angle, row.angle())).add(ExactNumber.in(lift, row.lift()));
     }
   }
 
@@ -126,10 +119,10 @@ final class CombinationJson {
     var rows = node.putArray("rows");
     for (var row : map.rows()) {
       rows.addArray()
-          .add(tidy(speed.fromSi(row.shaftSpeed())))
-          .add(tidy(flow.fromSi(row.flow())))
-          .add(tidy(row.ratio()))
-          .add(tidy(row.efficiency()));
+          .add(ExactNumber.in(speed, row.shaftSpeed()))
+          .add(ExactNumber.in(flow, row.flow()))
+          .add(ExactNumber.in(Measure.NONE, row.ratio()))
+          .add(ExactNumber.in(Measure.NONE, row.efficiency()));
     }
   }
 
@@ -227,7 +220,7 @@ final class CombinationJson {
       return sheet(node, path);
     }
     if (c.getType() == int.class) {
-      return node.asInt();
+      return whole(node, path);
     }
     if (c.getType() == LiftTable.class) {
       return table(node, path);
@@ -241,12 +234,22 @@ final class CombinationJson {
       for (var n : node) {
         list.add(
             element == Integer.class
-                ? (Object) n.asInt()
+                ? (Object) whole(n, path)
                 : element == Double.class ? (Object) n.asDouble() : constant(element, n, path));
       }
       return list;
     }
     return constant(c.getType(), node, path);
+  }
+
+  /** Documents of older versions have no upper bound in their schema. */
+  private static int whole(JsonNode node, String path) {
+    if (!node.canConvertToInt()) {
+      throw new FormatException(
+          "at combination.%s: %s is beyond what is counted here"
+              .formatted(path, Lines.shortened(node.asText())));
+    }
+    return node.asInt();
   }
 
   /** What a list holds. */
@@ -266,12 +269,13 @@ final class CombinationJson {
   private static Given given(Spec spec, JsonNode node, String path) {
     var unit = unit(node.get("unit").asText(), spec.quantity(), path);
     var from = provenance(node.get("provenance").asText());
-    double si = unit.toSi(node.get("value").asDouble());
-    double spread =
-        node.has("spread")
-            ? unit.toSi(node.get("spread").asDouble()) - unit.toSi(0)
-            : Given.usualSpread(si, spec.quantity(), from);
-    return new Given(si, spec.quantity(), from, spread);
+    double si = ExactNumber.read(node, unit);
+    double usual = Given.usualSpread(si, spec.quantity(), from);
+    double said =
+        node.has("spread") ? unit.toSi(node.get("spread").asDouble()) - unit.toSi(0) : usual;
+    // The usual one is that to the last digit, which the document does not keep of a spread.
+    double spread = Math.abs(said - usual) <= 1e-9 * usual ? usual : said;
+    return new Given(si, spec.quantity(), from, spread, node.path("typed").asText(""));
   }
 
   private static Measure unit(String symbol, Quantity quantity, String path) {

@@ -4,11 +4,9 @@ import grandbore.core.combination.CompressorMap;
 import grandbore.core.combination.Provenance;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
-import java.io.IOException;
-import java.io.StringReader;
 import java.util.ArrayList;
+import java.util.Optional;
 import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
 
 /**
  * Compressor maps as tables: heading {@code shaft_rpm,flow_lb/h,ratio,efficiency} or {@code
@@ -25,51 +23,37 @@ public final class CompressorCsv {
    * @throws FormatException with the place of the damage
    */
   public static CompressorMap read(String text) {
-    try (var parser =
-        CSVFormat.RFC4180.builder().setTrim(true).get().parse(new StringReader(text))) {
-      Measure flow = null;
-      var rows = new ArrayList<CompressorMap.Row>();
-      for (var record : parser) {
-        long line = record.getRecordNumber();
-        if (record.size() != 4) {
+    Measure flow = null;
+    var rows = new ArrayList<CompressorMap.Row>();
+    for (var record : Csv.records(text)) {
+      if (record.size() != 4) {
+        throw new FormatException(
+            "line %d: four columns wanted, shaft speed, flow, ratio and efficiency"
+                .formatted(record.getRecordNumber()));
+      }
+      if (flow == null) {
+        var m = FLOW.matcher(record.get(1).strip());
+        var unit =
+            m.matches()
+                ? Measure.of(m.group(1)).filter(Quantity.MASS_FLOW::accepts)
+                : Optional.<Measure>empty();
+        if (unit.isEmpty() || !record.get(0).strip().equals("shaft_rpm")) {
           throw new FormatException(
-              "line %d: four columns wanted, shaft speed, flow, ratio and efficiency"
-                  .formatted(line));
+              "line 1: the heading is to be shaft_rpm,flow_lb/h,ratio,efficiency (or flow_g/s)");
         }
-        if (flow == null) {
-          var m = FLOW.matcher(record.get(1));
-          var unit =
-              m.matches()
-                  ? Measure.of(m.group(1)).filter(Quantity.MASS_FLOW::accepts)
-                  : java.util.Optional.<Measure>empty();
-          if (unit.isEmpty() || !record.get(0).equals("shaft_rpm")) {
-            throw new FormatException(
-                "line 1: the heading is to be shaft_rpm,flow_lb/h,ratio,efficiency (or flow_g/s)");
-          }
-          flow = unit.get();
-          continue;
-        }
-        rows.add(
-            new CompressorMap.Row(
-                Measure.RPM.toSi(number(record.get(0), line)),
-                flow.toSi(number(record.get(1), line)),
-                number(record.get(2), line),
-                number(record.get(3), line)));
+        flow = unit.get();
+        continue;
       }
-      if (rows.isEmpty()) {
-        throw new FormatException("line 1: a heading and rows wanted");
-      }
-      return new CompressorMap(Provenance.CARD, rows);
-    } catch (IOException e) {
-      throw new FormatException("Not a table: " + e.getMessage(), e);
+      rows.add(
+          new CompressorMap.Row(
+              Measure.RPM.toSi(Csv.number(record, 0)),
+              flow.toSi(Csv.number(record, 1)),
+              Csv.number(record, 2),
+              Csv.number(record, 3)));
     }
-  }
-
-  private static double number(String text, long line) {
-    try {
-      return Double.parseDouble(text);
-    } catch (NumberFormatException e) {
-      throw new FormatException("line %d: “%s” is no number".formatted(line, text), e);
+    if (rows.isEmpty()) {
+      throw new FormatException("line 1: a heading and rows wanted");
     }
+    return new CompressorMap(Provenance.CARD, rows);
   }
 }

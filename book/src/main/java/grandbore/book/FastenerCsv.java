@@ -6,20 +6,17 @@ import grandbore.core.clearances.Fastener.Stage;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
-import java.io.IOException;
-import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
 
 /**
  * Fasteners as their maker states them, one a row: {@code name,lubricant,rows,sequence,stages},
  * with the sequence as {@code 3 1 2 4} and the stages as {@code 30 lb·ft; 60 lb·ft; 90 deg}.
  */
 public final class FastenerCsv {
-  private static final String HEAD = "name,lubricant,rows,sequence,stages";
+  private static final String[] HEAD = {"name", "lubricant", "rows", "sequence", "stages"};
   private static final Pattern STAGE = Pattern.compile("([0-9]*[.,]?[0-9]+)\\s*(\\S.*)");
 
   private FastenerCsv() {}
@@ -30,28 +27,14 @@ public final class FastenerCsv {
    * @throws FormatException with the place of the damage
    */
   public static List<Fastener> read(String text) {
-    String first = text.lines().findFirst().orElse("");
-    if (!first.strip().equals(HEAD)) {
-      throw new FormatException("line 1: the heading is to be " + HEAD);
-    }
     var all = new ArrayList<Fastener>();
-    try (var parser =
-        CSVFormat.RFC4180
-            .builder()
-            .setHeader()
-            .setSkipHeaderRecord(true)
-            .setTrim(true)
-            .get()
-            .parse(new StringReader(text))) {
-      for (var row : parser) {
-        if (row.size() != 5) {
-          throw new FormatException(
-              "line %d: five columns wanted".formatted(parser.getCurrentLineNumber()));
-        }
-        all.add(fastener(row.get(0), row.get(1), row.get(2), row.get(3), row.get(4)));
+    for (var row : Csv.rows(text, HEAD)) {
+      try {
+        all.add(fastener(Csv.text(row, 0), Csv.text(row, 1), row.get(2), row.get(3), row.get(4)));
+      } catch (IllegalArgumentException e) {
+        throw new FormatException(
+            "line %d: %s".formatted(row.getRecordNumber(), e.getMessage()), e);
       }
-    } catch (IOException e) {
-      throw new FormatException("Not a table: " + e.getMessage(), e);
     }
     return all;
   }
@@ -72,7 +55,8 @@ public final class FastenerCsv {
       return Integer.parseInt(text.strip());
     } catch (NumberFormatException e) {
       throw new FormatException(
-          "%s: “%s”; whole numbers wanted, such as 3 1 2 4".formatted(what, text), e);
+          "%s: “%s”; whole numbers wanted, such as 3 1 2 4".formatted(what, Lines.shortened(text)),
+          e);
     }
   }
 

@@ -35,12 +35,10 @@ public final class FlowSheetCsv {
           "flow_%s_at_%s_%s"
               .formatted(
                   flow.symbol(),
-                  CombinationJson.tidy(depression.fromSi(sheet.depression())),
+                  ExactNumber.in(depression, sheet.depression()),
                   depression.symbol()));
       for (var row : sheet.rows()) {
-        p.printRecord(
-            CombinationJson.tidy(lift.fromSi(row.lift())),
-            CombinationJson.tidy(flow.fromSi(row.flow())));
+        p.printRecord(ExactNumber.in(lift, row.lift()), ExactNumber.in(flow, row.flow()));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -54,27 +52,18 @@ public final class FlowSheetCsv {
    * @throws FormatException with the line of the damage
    */
   public static FlowSheet read(String text, Provenance provenance) {
-    List<CSVRecord> records;
-    try (var parser =
-        CSVFormat.RFC4180
-            .builder()
-            .setTrim(true)
-            .setIgnoreEmptyLines(true)
-            .get()
-            .parse(new StringReader(text))) {
-      records = parser.getRecords();
-    } catch (IOException | UncheckedIOException e) {
-      throw new FormatException("Not a table of comma-separated values: " + e.getMessage(), e);
-    }
+    var records = Csv.records(text);
     if (records.isEmpty() || records.getFirst().size() != 2) {
       throw new FormatException("Line 1: two columns are wanted, lift and flow");
     }
-    var liftHead = LIFT.matcher(records.getFirst().get(0));
-    var flowHead = FLOW.matcher(records.getFirst().get(1));
+    var liftHead = LIFT.matcher(records.getFirst().get(0).strip());
+    var flowHead = FLOW.matcher(records.getFirst().get(1).strip());
     if (!liftHead.matches() || !flowHead.matches()) {
       throw new FormatException(
           "Line 1: “%s,%s” is not a heading like lift_in,flow_cfm_at_28_inH2O"
-              .formatted(records.getFirst().get(0), records.getFirst().get(1)));
+              .formatted(
+                  Lines.shortened(records.getFirst().get(0)),
+                  Lines.shortened(records.getFirst().get(1))));
     }
     var lift = unit(liftHead.group("unit"), Quantity.LENGTH);
     var flow = unit(flowHead.group("unit"), Quantity.AIRFLOW);
@@ -82,18 +71,8 @@ public final class FlowSheetCsv {
     var rows = new ArrayList<FlowSheet.Row>();
     for (int i = 1; i < records.size(); i++) {
       var r = records.get(i);
-      try {
-        if (r.size() != 2) {
-          throw new NumberFormatException(r.size() + " columns");
-        }
-        rows.add(
-            new FlowSheet.Row(
-                lift.toSi(Double.parseDouble(r.get(0))), flow.toSi(Double.parseDouble(r.get(1)))));
-      } catch (NumberFormatException e) {
-        throw new FormatException(
-            "Line %d: two numbers are wanted (%s)".formatted(r.getRecordNumber(), e.getMessage()),
-            e);
-      }
+      Csv.columns(r, 2);
+      rows.add(new FlowSheet.Row(lift.toSi(Csv.number(r, 0)), flow.toSi(Csv.number(r, 1))));
     }
     return new FlowSheet(at.toSi(Double.parseDouble(flowHead.group("at"))), provenance, rows);
   }

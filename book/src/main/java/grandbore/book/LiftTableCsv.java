@@ -5,11 +5,8 @@ import grandbore.core.combination.Provenance;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
-import java.io.IOException;
-import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.regex.Pattern;
-import org.apache.commons.csv.CSVFormat;
 
 /** Measured lobes as tables: heading {@code angle_deg,lift_in} or {@code angle_deg,lift_mm}. */
 public final class LiftTableCsv {
@@ -23,9 +20,9 @@ public final class LiftTableCsv {
     var lift = Quantity.LENGTH.unit(units);
     var out = new StringBuilder("angle_deg,lift_" + lift.symbol() + "\n");
     for (var row : table.rows()) {
-      out.append(CombinationJson.tidy(Math.toDegrees(row.angle())))
+      out.append(ExactNumber.in(Measure.DEGREES, row.angle()))
           .append(',')
-          .append(CombinationJson.tidy(lift.fromSi(row.lift())))
+          .append(ExactNumber.in(lift, row.lift()))
           .append('\n');
     }
     return out.toString();
@@ -37,32 +34,26 @@ public final class LiftTableCsv {
    * @throws FormatException with the place of the damage
    */
   public static LiftTable read(String text) {
-    try (var parser =
-        CSVFormat.RFC4180.builder().setTrim(true).get().parse(new StringReader(text))) {
-      Measure angle = null;
-      Measure lift = null;
-      var rows = new ArrayList<LiftTable.Row>();
-      for (var record : parser) {
-        long line = record.getRecordNumber();
-        if (record.size() != 2) {
-          throw new FormatException("line %d: two columns wanted, angle and lift".formatted(line));
-        }
-        if (angle == null) {
-          angle = unit(ANGLE, record.get(0), Quantity.ANGLE);
-          lift = unit(LIFT, record.get(1), Quantity.LENGTH);
-          continue;
-        }
-        rows.add(
-            new LiftTable.Row(
-                angle.toSi(number(record.get(0), line)), lift.toSi(number(record.get(1), line))));
+    Measure angle = null;
+    Measure lift = null;
+    var rows = new ArrayList<LiftTable.Row>();
+    for (var record : Csv.records(text)) {
+      if (record.size() != 2) {
+        throw new FormatException(
+            "line %d: two columns wanted, angle and lift".formatted(record.getRecordNumber()));
       }
-      if (rows.isEmpty()) {
-        throw new FormatException("line 1: a heading and rows wanted, such as angle_deg,lift_in");
+      if (angle == null) {
+        angle = unit(ANGLE, record.get(0).strip(), Quantity.ANGLE);
+        lift = unit(LIFT, record.get(1).strip(), Quantity.LENGTH);
+        continue;
       }
-      return new LiftTable(Provenance.MEASURED, rows);
-    } catch (IOException e) {
-      throw new FormatException("Not a table: " + e.getMessage(), e);
+      rows.add(
+          new LiftTable.Row(angle.toSi(Csv.number(record, 0)), lift.toSi(Csv.number(record, 1))));
     }
+    if (rows.isEmpty()) {
+      throw new FormatException("line 1: a heading and rows wanted, such as angle_deg,lift_in");
+    }
+    return new LiftTable(Provenance.MEASURED, rows);
   }
 
   private static Measure unit(Pattern form, String heading, Quantity quantity) {
@@ -74,14 +65,7 @@ public final class LiftTableCsv {
       }
     }
     throw new FormatException(
-        "line 1: heading “%s”; wanted: angle_deg and lift_in or lift_mm".formatted(heading));
-  }
-
-  private static double number(String text, long line) {
-    try {
-      return Double.parseDouble(text);
-    } catch (NumberFormatException e) {
-      throw new FormatException("line %d: “%s” is no number".formatted(line, text), e);
-    }
+        "line 1: heading “%s”; wanted: angle_deg and lift_in or lift_mm"
+            .formatted(Lines.shortened(heading)));
   }
 }

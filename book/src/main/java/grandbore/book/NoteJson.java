@@ -9,7 +9,6 @@ import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Note;
 import grandbore.core.combination.InvalidInput;
 import java.lang.reflect.Type;
-import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 
@@ -75,7 +74,7 @@ final class NoteJson {
         id,
         read(node.get("kind").asText(), node.get("note")),
         node.path("by").asText(""),
-        Instant.parse(node.get("at").asText()),
+        Times.read(node.get("at").asText(), "Time of note " + id),
         node.path("struck").asBoolean(false));
   }
 
@@ -125,6 +124,9 @@ final class NoteJson {
             ? "string"
             : plain == int.class || plain == Integer.class ? "integer" : "number";
     var node = NODES.objectNode().put("type", word);
+    if (word.equals("integer")) {
+      node.put("minimum", Integer.MIN_VALUE).put("maximum", Integer.MAX_VALUE);
+    }
     return plain == double.class ? node.put("description", "SI") : node;
   }
 }

@@ -9,7 +9,6 @@ import grandbore.core.clearances.Taken;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
-import java.time.Instant;
 
 /** One reading as JSON, in a unit of its kind. */
 final class ReadingJson {
@@ -24,12 +23,11 @@ final class ReadingJson {
             .put("measurement", r.measurement().name())
             .put("place", r.place())
             .put("side", r.side().name())
-            .put("value", CombinationJson.tidy(unit.fromSi(r.value())))
-            .put("unit", unit.symbol())
             .put("by", t.by())
             .put("instrument", t.instrument())
             .put("at", t.at().toString())
             .put("struck", r.struck());
+    ExactNumber.put(node, unit, r.value());
     if (!t.typed().isEmpty()) {
       node.put("typed", t.typed());
     }
@@ -37,11 +35,11 @@ final class ReadingJson {
       node.put("note", t.note());
     }
     if (t.zeroBefore() != 0 || t.zeroAfter() != 0) {
-      node.put("zeroBefore", CombinationJson.tidy(unit.differenceFromSi(t.zeroBefore())))
-          .put("zeroAfter", CombinationJson.tidy(unit.differenceFromSi(t.zeroAfter())));
+      node.put("zeroBefore", ExactNumber.tidy(unit.differenceFromSi(t.zeroBefore())))
+          .put("zeroAfter", ExactNumber.tidy(unit.differenceFromSi(t.zeroAfter())));
     }
     if (t.temperature() != 0) {
-      node.put("temperature", CombinationJson.tidy(t.temperature()));
+      node.put("temperature", ExactNumber.tidy(t.temperature()));
     }
     return node;
   }
@@ -65,7 +63,7 @@ final class ReadingJson {
         m,
         r.get("place").asInt(),
         Reading.Side.valueOf(r.get("side").asText()),
-        unit.toSi(r.get("value").asDouble()),
+        ExactNumber.read(r, unit),
         new Taken(
             r.path("by").asText(""),
             r.path("instrument").asText(""),
@@ -74,7 +72,7 @@ final class ReadingJson {
             unit.toSi(r.path("zeroAfter").asDouble(0)) - zero,
             r.path("temperature").asDouble(0),
             r.path("note").asText(""),
-            Instant.parse(r.get("at").asText())),
+            Times.read(r.get("at").asText(), "Time of reading " + number)),
         r.path("struck").asBoolean(false));
   }
 }

@@ -7,10 +7,7 @@ import grandbore.core.combination.InvalidInput;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.StringWriter;
-import java.time.DateTimeException;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.apache.commons.csv.CSVFormat;
@@ -35,8 +32,6 @@ public final class ReadingsCsv {
     "note",
     "struck"
   };
-  private static final CSVFormat FORMAT =
-      CSVFormat.RFC4180.builder().setHeader(HEAD).setSkipHeaderRecord(true).setTrim(true).get();
 
   private ReadingsCsv() {}
 
@@ -50,16 +45,16 @@ public final class ReadingsCsv {
             r.measurement().name(),
             r.place(),
             r.side().name(),
-            CombinationJson.tidy(unit.fromSi(r.value())).toPlainString(),
+            ExactNumber.in(unit, r.value()).toPlainString(),
             unit.symbol(),
-            t.by(),
-            t.instrument(),
+            Csv.cell(t.by()),
+            Csv.cell(t.instrument()),
             t.at(),
-            t.typed(),
-            CombinationJson.tidy(unit.differenceFromSi(t.zeroBefore())).toPlainString(),
-            CombinationJson.tidy(unit.differenceFromSi(t.zeroAfter())).toPlainString(),
-            CombinationJson.tidy(t.temperature()).toPlainString(),
-            t.note(),
+            Csv.cell(t.typed()),
+            ExactNumber.tidy(unit.differenceFromSi(t.zeroBefore())).toPlainString(),
+            ExactNumber.tidy(unit.differenceFromSi(t.zeroAfter())).toPlainString(),
+            ExactNumber.tidy(t.temperature()).toPlainString(),
+            Csv.cell(t.note()),
             r.struck());
       }
     } catch (IOException e) {
@@ -74,55 +69,45 @@ public final class ReadingsCsv {
    * @throws FormatException with the place of the damage
    */
   public static List<Reading> read(String text) {
-    String first = text.lines().findFirst().orElse("");
-    if (!first.strip().equals(String.join(",", HEAD))) {
-      throw new FormatException("line 1: the heading is to be " + String.join(",", HEAD));
-    }
     var all = new ArrayList<Reading>();
-    try (var parser = FORMAT.parse(new StringReader(text))) {
-      for (var row : parser) {
-        try {
-          all.add(reading(row));
-        } catch (InvalidInput e) {
-          throw e;
-        } catch (IllegalArgumentException | DateTimeException e) {
-          throw new FormatException(
-              "line %d: %s".formatted(parser.getCurrentLineNumber(), e.getMessage()), e);
-        }
+    for (var row : Csv.rows(text, HEAD)) {
+      try {
+        all.add(reading(row));
+      } catch (InvalidInput e) {
+        throw new FormatException(
+            "line %d: %s".formatted(row.getRecordNumber(), e.getMessage()), e);
       }
-    } catch (IOException e) {
-      throw new FormatException("Not a table: " + e.getMessage(), e);
     }
     return all;
   }
 
   private static Reading reading(CSVRecord row) {
-    if (row.size() != HEAD.length) {
-      throw new IllegalArgumentException(
-          "%d columns wanted, %d found".formatted(HEAD.length, row.size()));
-    }
-    var m = Measurement.valueOf(row.get("measurement"));
+    var m = Csv.word(row, 0, Measurement.class);
+    String symbol = row.get(4).strip();
     var unit =
-        Measure.of(row.get("unit"))
+        Measure.of(symbol)
             .filter(m.quantity()::accepts)
             .orElseThrow(
-                () -> new IllegalArgumentException("unit “" + row.get("unit") + "” does not fit"));
+                () ->
+                    new FormatException(
+                        "line %d: unit “%s” does not fit"
+                            .formatted(row.getRecordNumber(), Lines.shortened(symbol))));
     double zero = unit.toSi(0);
     return new Reading(
         0,
         m,
-        Integer.parseInt(row.get("place")),
-        Reading.Side.valueOf(row.get("side")),
-        unit.toSi(Double.parseDouble(row.get("value"))),
+        Csv.whole(row, 1),
+        Csv.word(row, 2, Reading.Side.class),
+        unit.toSi(Csv.number(row, 3)),
         new Taken(
-            row.get("by"),
-            row.get("instrument"),
-            row.get("typed"),
-            unit.toSi(Double.parseDouble(row.get("zero_before"))) - zero,
-            unit.toSi(Double.parseDouble(row.get("zero_after"))) - zero,
-            Double.parseDouble(row.get("temperature_K")),
-            row.get("note"),
-            Instant.parse(row.get("at"))),
-        Boolean.parseBoolean(row.get("struck")));
+            Csv.text(row, 5),
+            Csv.text(row, 6),
+            Csv.text(row, 8),
+            unit.toSi(Csv.number(row, 9)) - zero,
+            unit.toSi(Csv.number(row, 10)) - zero,
+            Csv.number(row, 11),
+            Csv.text(row, 12),
+            Times.read(row.get(7).strip(), "line %d: the time".formatted(row.getRecordNumber()))),
+        Csv.flag(row, 13));
   }
 }

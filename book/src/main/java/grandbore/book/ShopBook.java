@@ -3,58 +3,93 @@ package grandbore.book;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Band;
 import grandbore.core.clearances.Kept;
+import grandbore.core.clearances.Note;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
 import grandbore.core.clearances.Rule;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Function;
 import org.jdbi.v3.core.Handle;
 
 /**
- * The shop's builds and readings in one file. Every edit is a transaction of its own; revisions and
- * readings are only ever added.
+ * The shop's builds and readings in one file. Every {@link Entry} is a transaction of its own;
+ * revisions and readings are only ever added. Rows are numbered before they are written, in the
+ * order in which they are asked for, and are to be written in that order.
  */
 public final class ShopBook implements AutoCloseable {
-  /** A build's place in the book. */
-  public record Entry(long id, String name) {}
-
-  /** A build as it stands, and what undo and redo would take back or bring. */
-  public record State(Build build, Optional<String> undo, Optional<String> redo) {}
-
   private final BookFile file;
   private final Clock clock;
+  private final AtomicLong builds = new AtomicLong();
+  private final AtomicLong revisions = new AtomicLong();
+  private final AtomicLong readings = new AtomicLong();
+  private final AtomicLong notes = new AtomicLong();
 
   private ShopBook(BookFile file, Clock clock) {
     this.file = file;
     this.clock = clock;
+    count();
+  }
+
+  private void count() {
+    in(
+        h -> {
+          builds.set(BuildRows.last(h));
+          revisions.set(Table.REVISION.last(h));
+          readings.set(Table.READING.last(h));
+          notes.set(Table.NOTE.last(h));
+          return null;
+        });
   }
 
   /**
    * Opens a book, making it where there is none, and copies it aside once a day.
    *
+   * @throws BookMissing where it is missing or empty and backups of it are there
    * @throws BookException where it can't be used
    */
   public static ShopBook open(Path file) {
     return open(file, Clock.systemUTC(), 0);
   }
 
+  /** Opens a book, a new one also where backups of an older one are there. */
+  public static ShopBook begin(Path file) {
+    var clock = Clock.systemUTC();
+    return new ShopBook(BookFile.open(file, clock, 0, true), clock);
+  }
+
   /**
    * @param pages most that the file may have, as if its disk were no larger; 0 for as many as fit
    */
   static ShopBook open(Path file, Clock clock, int pages) {
-    return new ShopBook(BookFile.open(file, clock, pages), clock);
+    return new ShopBook(BookFile.open(file, clock, pages, false), clock);
   }
 
   private <T> T in(Function<Handle, T> work) {
     return file.in(work);
   }
 
+  /** Where it lies. */
+  public Path path() {
+    return file.file();
+  }
+
   /** Its dated copies. */
   public Backups backups() {
     return file.backups();
+  }
+
+  /** Why the day's backup could not be made, empty where it was. */
+  public String backupTrouble() {
+    return file.trouble();
+  }
+
+  /** Rows that are missing from the book, in words. */
+  public List<String> gaps() {
+    return file.gaps();
   }
 
   /** Copies the book aside now. */
@@ -64,177 +99,220 @@ public final class ShopBook implements AutoCloseable {
 
   /** Puts a backup in the book's place; returns where the book as it was lies now. */
   public Path restore(Backups.Backup backup) {
-    return file.restore(backup);
+    var aside = file.restore(backup);
+    count();
+    return aside;
   }
 
-  /** All builds, in the order they were begun. */
-  public List<Entry> builds() {
-    return in(
-        h ->
-            h.createQuery(
-                    "SELECT b.id, r.document FROM build b"
-                        + " JOIN revision r ON r.id = b.current_revision ORDER BY b.id")
-                .map(
-                    (row, c) ->
-                        new Entry(row.getLong(1), BuildJson.read(row.getString(2)).build().name()))
-                .list());
+  /** All builds, in the order they were begun, those that can't be opened with the reason. */
+  public List<Summary> builds() {
+    return in(ShelfRows::all);
+  }
+
+  /** The number that the next build gets. */
+  public long nextBuild() {
+    return builds.incrementAndGet();
+  }
+
+  /** The number that the next revision gets. */
+  public long nextRevision() {
+    return revisions.incrementAndGet();
+  }
+
+  /** A reading under its number. */
+  public Reading numbered(Reading reading) {
+    return reading.numbered(readings.incrementAndGet());
+  }
+
+  /** A note under its number. */
+  public Kept numbered(Kept kept) {
+    return kept.numbered(notes.incrementAndGet());
+  }
+
+  /** Whether a note is the shop's own and holds for every build. */
+  public static boolean isShops(Note note) {
+    return note instanceof Rule r && r.source() == Band.Source.HOUSE;
+  }
+
+  /**
+   * Writes one entry, all of it or nothing.
+   *
+   * @throws BookException where the book can't be written
+   * @throws IllegalArgumentException where a build that is begun can't be
+   */
+  public void write(Entry entry) {
+    in(
+        h -> {
+          switch (entry) {
+            case Entry.Begin b -> begin(h, b);
+            case Entry.Revise r -> {
+              if (!RevisionRows.has(h, r.revision())) {
+                RevisionRows.insert(
+                    h, r.revision(), r.build(), r.parent(), r.at(), r.what(), text(r.now()));
+              }
+              BuildRows.stand(h, r.build(), r.revision());
+              ShelfRows.put(h, r.build(), r.now(), r.at());
+            }
+            case Entry.Stand s -> {
+              var row = RevisionRows.of(h, s.revision()).orElseThrow();
+              var build = row.build("Revision " + s.revision());
+              BuildRows.stand(h, s.build(), s.revision());
+              ShelfRows.put(h, s.build(), build, clock.instant());
+            }
+            case Entry.Take t -> keep(h, t.build(), t.readings());
+            case Entry.Strike s ->
+                s.readings().forEach(r -> Strikes.READINGS.insert(h, r, s.struck(), s.at()));
+            case Entry.Note n -> keep(h, n.build(), n.kept());
+            case Entry.StrikeNote s -> Strikes.NOTES.insert(h, s.note(), s.struck(), s.at());
+            case Entry.Shelve s ->
+                ShelfRows.of(h, s.build())
+                    .ifPresent(was -> ShelfRows.put(h, was.with(s.place(), s.at())));
+            case Entry.Predicted p ->
+                ShelfRows.of(h, p.build())
+                    .filter(Summary::isSound)
+                    .ifPresent(was -> ShelfRows.put(h, was.peaking(p.power(), p.speed())));
+          }
+          return null;
+        });
+  }
+
+  /** A document that makes an impossible engine is refused before anything of it is stored. */
+  private void begin(Handle h, Entry.Begin b) {
+    if (BuildRows.has(h, b.build())) {
+      return;
+    }
+    var document = b.document();
+    document.engine();
+    BuildRows.insert(h, b.build());
+    long revision = nextRevision();
+    RevisionRows.insert(h, revision, b.build(), null, b.at(), "begun", text(document.build()));
+    BuildRows.stand(h, b.build(), revision);
+    ShelfRows.put(h, b.build(), document.build(), b.at());
+    keep(h, b.build(), document.readings().stream().map(this::numbered).toList());
+    document.notes().forEach(k -> keep(h, b.build(), numbered(k)));
+  }
+
+  private static String text(Build build) {
+    return BuildJson.writeCompact(new BuildDocument(build, List.of()));
+  }
+
+  private static void keep(Handle h, long build, List<Reading> readings) {
+    ReadingRows.insert(h, build, readings);
+    readings.stream()
+        .filter(Reading::struck)
+        .forEach(r -> Strikes.READINGS.insert(h, r.id(), true, r.taken().at()));
+  }
+
+  private void keep(Handle h, long build, Kept kept) {
+    NoteRows.insert(h, isShops(kept.note()) ? null : build, kept);
+    if (kept.struck()) {
+      Strikes.NOTES.insert(h, kept.id(), true, kept.at());
+    }
   }
 
   /** Begins a build; returns its number. */
   public long add(BuildDocument document) {
-    return in(
-        h -> {
-          long id =
-              h.createUpdate("INSERT INTO build (current_revision) VALUES (NULL)")
-                  .executeAndReturnGeneratedKeys("id")
-                  .mapTo(Long.class)
-                  .one();
-          insertRevision(h, id, null, "begun", document.build());
-          for (var r : document.readings()) {
-            long reading = ReadingRows.insert(h, id, r);
-            if (r.struck()) {
-              ReadingRows.strike(h, reading, true, clock.instant());
-            }
-          }
-          for (var kept : document.notes()) {
-            long note = NoteRows.insert(h, id, kept);
-            if (kept.struck()) {
-              NoteRows.strike(h, note, true, clock.instant());
-            }
-          }
-          return id;
-        });
+    long id = nextBuild();
+    write(new Entry.Begin(id, document, clock.instant()));
+    return id;
   }
 
-  private void insertRevision(Handle h, long build, Long parent, String what, Build now) {
-    long revision =
-        h.createUpdate(
-                "INSERT INTO revision (build_id, parent_id, at, what, document)"
-                    + " VALUES (:build, :parent, :at, :what, :document)")
-            .bind("build", build)
-            .bind("parent", parent)
-            .bind("at", clock.instant().toString())
-            .bind("what", what)
-            .bind("document", BuildJson.write(new BuildDocument(now, List.of())))
-            .executeAndReturnGeneratedKeys("id")
-            .mapTo(Long.class)
-            .one();
-    move(h, build, revision);
-  }
-
-  private static void move(Handle h, long build, long revision) {
-    h.createUpdate("UPDATE build SET current_revision = :revision WHERE id = :build")
-        .bind("revision", revision)
-        .bind("build", build)
-        .execute();
-  }
-
-  private static long current(Handle h, long build) {
-    return h.createQuery("SELECT current_revision FROM build WHERE id = :build")
-        .bind("build", build)
-        .mapTo(Long.class)
-        .one();
-  }
-
-  /** Keeps an edit. */
-  public void save(long build, Build now, String what) {
-    in(
-        h -> {
-          insertRevision(h, build, current(h, build), what, now);
-          return null;
-        });
-  }
-
-  /** A build as it stands. */
-  public State state(long build) {
-    return in(h -> state(h, build));
-  }
-
-  private static State state(Handle h, long build) {
-    long at = current(h, build);
-    String document =
-        h.createQuery("SELECT document FROM revision WHERE id = :at")
-            .bind("at", at)
-            .mapTo(String.class)
-            .one();
-    var undo =
-        h.createQuery("SELECT what FROM revision WHERE id = :at AND parent_id IS NOT NULL")
-            .bind("at", at)
-            .mapTo(String.class)
-            .findOne();
-    var redo =
-        h.createQuery("SELECT what FROM revision WHERE parent_id = :at ORDER BY id DESC LIMIT 1")
-            .bind("at", at)
-            .mapTo(String.class)
-            .findOne();
-    return new State(BuildJson.read(document).build(), undo, redo);
-  }
-
-  /** Takes the last edit back, where there is one. */
-  public State undo(long build) {
-    return step(build, "SELECT parent_id FROM revision WHERE id = :at AND parent_id IS NOT NULL");
-  }
-
-  /** Brings the last undone edit back, where there is one. */
-  public State redo(long build) {
-    return step(build, "SELECT id FROM revision WHERE parent_id = :at ORDER BY id DESC LIMIT 1");
-  }
-
-  private State step(long build, String query) {
-    return in(
-        h -> {
-          h.createQuery(query)
-              .bind("at", current(h, build))
-              .mapTo(Long.class)
-              .findOne()
-              .ifPresent(to -> move(h, build, to));
-          return state(h, build);
-        });
-  }
-
-  /** All readings of a build, as they were taken. */
-  public Readings readings(long build) {
-    return in(h -> ReadingRows.of(h, build));
+  /** Keeps an edit; returns the number of the revision. */
+  public long save(long build, Build now, String what) {
+    long parent = in(h -> BuildRows.standing(h, build));
+    long revision = nextRevision();
+    write(new Entry.Revise(build, revision, parent, what, now, clock.instant()));
+    return revision;
   }
 
   /** Keeps a reading; returns it with its number. */
   public Reading addReading(long build, Reading reading) {
-    return reading.numbered(in(h -> ReadingRows.insert(h, build, reading)));
-  }
-
-  /** Strikes a reading out, or takes that back; the reading itself stays. */
-  public void strike(long reading, boolean struck) {
-    in(
-        h -> {
-          ReadingRows.strike(h, reading, struck, clock.instant());
-          return null;
-        });
-  }
-
-  /** A build's notes and the shop's own, the oldest first. */
-  public List<Kept> notes(long build) {
-    return in(h -> NoteRows.of(h, build, true));
+    var kept = numbered(reading);
+    write(new Entry.Take(build, List.of(kept)));
+    return kept;
   }
 
   /** Keeps a note of a build; a shop's own rule is kept for all builds. Returns its number. */
   public long addNote(long build, Kept kept) {
-    boolean shops = kept.note() instanceof Rule r && r.source() == Band.Source.HOUSE;
-    return in(h -> NoteRows.insert(h, shops ? null : build, kept));
+    var numbered = numbered(kept);
+    write(new Entry.Note(build, numbered));
+    return numbered.id();
   }
 
-  /** Strikes a note out, or takes that back; the note itself stays. */
-  public void strikeNote(long note, boolean struck) {
-    in(
-        h -> {
-          NoteRows.strike(h, note, struck, clock.instant());
-          return null;
-        });
+  /**
+   * A build as it stands, with all that hangs on it.
+   *
+   * @throws FormatException where its document is damaged or says what can't be
+   */
+  public Opened open(long build) {
+    var bad = new ArrayList<Checked.Bad>();
+    var opened = in(h -> open(h, build, bad));
+    // Backups are only looked into where something is damaged.
+    return bad.isEmpty() ? opened : opened(opened, damages(bad));
+  }
+
+  private static Opened opened(Opened o, List<Damage> damages) {
+    return new Opened(
+        o.id(),
+        o.build(),
+        o.revision(),
+        o.what(),
+        o.readings(),
+        o.notes(),
+        o.past(),
+        o.future(),
+        damages);
+  }
+
+  private static Opened open(Handle h, long build, List<Checked.Bad> bad) {
+    var row =
+        RevisionRows.of(h, BuildRows.standing(h, build))
+            .orElseThrow(() -> new FormatException("the revision that stands is missing"));
+    var readings = ReadingRows.of(h, build);
+    var notes = NoteRows.of(h, build, true);
+    bad.addAll(readings.damaged());
+    bad.addAll(notes.damaged());
+    return new Opened(
+        build,
+        row.build("revision " + row.id()),
+        row.id(),
+        row.what(),
+        new Readings(readings.rows()),
+        notes.rows(),
+        revisions(RevisionRows.past(h, row)),
+        revisions(RevisionRows.future(h, row)),
+        List.of());
+  }
+
+  private static List<Opened.Revision> revisions(List<RevisionRows.Row> rows) {
+    return rows.stream()
+        .map(r -> new Opened.Revision(r.id(), r.what(), () -> r.build("revision " + r.id())))
+        .toList();
+  }
+
+  /** What is damaged, each with the newest backup that has it sound. */
+  private List<Damage> damages(List<Checked.Bad> bad) {
+    var sound = backups().all().stream().filter(Backups.Backup::sealed).toList();
+    return bad.stream()
+        .map(
+            b ->
+                new Damage(
+                    b.what(),
+                    sound.stream()
+                        .map(Backups.Backup::file)
+                        .filter(f -> Rescue.hasSound(f, b.table(), b.id()))
+                        .findFirst()))
+        .toList();
+  }
+
+  /** What can be had of a build that can't be opened. */
+  public Rescue rescue(long build) {
+    return new Rescue(file, build, backups());
   }
 
   /** One build with its readings and notes as a document. */
   public BuildDocument document(long build) {
-    return new BuildDocument(
-        state(build).build(), readings(build).all(), in(h -> NoteRows.of(h, build, false)));
+    return open(build).document();
   }
 
   /** The folder beside the book in which its pictures lie. */

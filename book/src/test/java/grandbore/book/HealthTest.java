@@ -96,11 +96,11 @@ class HealthTest {
     assertThatThrownBy(() -> book(DAY))
         .isInstanceOf(BookException.class)
         .hasMessageContaining("damaged")
-        .hasMessageContaining("book-2026-05-04-100000.db");
+        .hasMessageContaining("book.db-2026-05-04-100000-by-hand.db");
     var backup = new Backups(file).all().getFirst();
     Files.copy(backup.file(), folder.resolve("other.db"));
     try (var book = ShopBook.open(folder.resolve("other.db"), on(DAY), 0)) {
-      assertThat(book.readings(id).all()).hasSameSizeAs(DemoBuilds.hillClimbReadings());
+      assertThat(book.open(id).readings().all()).hasSameSizeAs(DemoBuilds.hillClimbReadings());
     }
   }
 
@@ -128,30 +128,17 @@ class HealthTest {
         }
       }
       assertThat(refused).isNotNull().hasMessageContaining("no room left");
-      assertThat(full.readings(id).all()).hasSize(kept);
+      assertThat(full.open(id).readings().all()).hasSize(kept);
     }
     try (var book = book(DAY)) {
       book.addReading(id, chamber(3, 44));
-      assertThat(book.readings(id).all()).hasSize(kept + 1);
+      assertThat(book.open(id).readings().all()).hasSize(kept + 1);
     }
   }
 
   /** Once a day by itself; a year and a half of days leaves days, weeks and months. */
   @Test
   void backupsAreMadeDailyAndKeptSensibly() {
-    var all = new ArrayList<Backups.Backup>();
-    var newest = LocalDateTime.of(2026, 11, 25, 9, 0);
-    for (int day = 0; day < 540; day++) {
-      all.add(new Backups.Backup(Path.of("day-" + day), newest.minusDays(day)));
-      all.add(new Backups.Backup(Path.of("early-" + day), newest.minusDays(day).minusHours(3)));
-    }
-    var kept = Backups.kept(all);
-    assertThat(kept).hasSizeBetween(18, 24).startsWith(all.getFirst());
-    assertThat(kept).noneMatch(b -> b.file().toString().startsWith("early"));
-    for (int day = 0; day < 7; day++) {
-      assertThat(kept).contains(all.get(2 * day));
-    }
-    assertThat(kept.getLast().made()).isBefore(newest.minusMonths(10));
     try (var book = book(DAY)) {
       book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
       assertThat(book.backups().all()).isEmpty();
@@ -174,10 +161,10 @@ class HealthTest {
       book.backUp();
       book.addReading(id, chamber(2, 45));
       var aside = book.restore(book.backups().all().getFirst());
-      assertThat(book.readings(id).all()).hasSize(1);
+      assertThat(book.open(id).readings().all()).hasSize(1);
       assertThat(aside).exists();
       book.addReading(id, chamber(3, 45));
-      assertThat(book.readings(id).all()).hasSize(2);
+      assertThat(book.open(id).readings().all()).hasSize(2);
     }
   }
 
@@ -202,11 +189,11 @@ class HealthTest {
         book.addNote(id, new Kept(0, note, "Tomasz", DAY, false));
       }
       book.addReading(id, chamber(2, 44.25));
-      book.strikeNote(book.notes(id).getLast().id(), true);
+      book.write(new Entry.StrikeNote(id, book.open(id).notes().getLast().id(), true, DAY));
     }
     try (var book = ShopBook.open(file, on(DAY), 0)) {
-      assertThat(book.notes(id)).extracting(Kept::note).containsExactlyElementsOf(notes());
-      assertThat(book.notes(id))
+      assertThat(book.open(id).notes()).extracting(Kept::note).containsExactlyElementsOf(notes());
+      assertThat(book.open(id).notes())
           .extracting(Kept::struck)
           .containsExactly(false, false, false, false, false, true);
       var document = book.document(id);
@@ -231,7 +218,7 @@ class HealthTest {
           new Rule(Measurement.PUSHROD, Reading.Side.INTAKE, Band.Source.HOUSE, 0.19, 0.2, "ours");
       book.addNote(one, new Kept(0, house, "", DAY, false));
       book.addNote(one, new Kept(0, notes().getFirst(), "", DAY, false));
-      assertThat(book.notes(two)).extracting(Kept::note).containsExactly(house);
+      assertThat(book.open(two).notes()).extracting(Kept::note).containsExactly(house);
       assertThat(book.document(two).notes()).isEmpty();
     }
     try (var sql = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("book.db"));

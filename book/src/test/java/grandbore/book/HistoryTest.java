@@ -52,23 +52,23 @@ class HistoryTest {
               now = next;
             }
             case 2 -> {
-              book.undo(id);
+              Steps.undo(book, id);
               if (!back.isEmpty()) {
                 forth.push(now);
                 now = back.pop();
               }
             }
             default -> {
-              book.redo(id);
+              Steps.redo(book, id);
               if (!forth.isEmpty()) {
                 back.push(now);
                 now = forth.pop();
               }
             }
           }
-          var state = book.state(id);
+          var state = book.open(id);
           assertThat(bore(state.build())).isCloseTo(now, within(1e-12));
-          assertThat(state.undo().isPresent()).isEqualTo(!back.isEmpty());
+          assertThat(state.past().isEmpty()).isEqualTo(back.isEmpty());
         }
       }
     }
@@ -80,11 +80,11 @@ class HistoryTest {
       long eight = book.add(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
       long four = book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
       book.save(eight, bored(DemoBuilds.hillClimbEight(), 0.1045), "Bore");
-      assertThat(book.state(four).undo()).isEmpty();
-      assertThat(bore(book.undo(four).build()))
+      assertThat(book.open(four).past()).isEmpty();
+      assertThat(bore(Steps.undo(book, four).build()))
           .isCloseTo(bore(DemoBuilds.paddockFour()), within(1e-12));
-      assertThat(bore(book.state(eight).build())).isCloseTo(0.1045, within(1e-12));
-      assertThat(book.builds()).extracting(ShopBook.Entry::id).containsExactly(eight, four);
+      assertThat(bore(book.open(eight).build())).isCloseTo(0.1045, within(1e-12));
+      assertThat(book.builds()).extracting(Summary::id).containsExactly(eight, four);
     }
   }
 }

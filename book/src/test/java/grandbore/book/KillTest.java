@@ -94,7 +94,7 @@ class KillTest {
     }
     try (var book = ShopBook.open(file)) {
       var kept = new HashSet<Long>();
-      book.readings(build).all().forEach(r -> kept.add(r.id()));
+      book.open(build).readings().all().forEach(r -> kept.add(r.id()));
       assertThat(acknowledged).hasSizeGreaterThan(KILLS);
       assertThat(kept).containsAll(acknowledged);
     }

@@ -44,16 +44,19 @@ class ShopBookTest {
       book.save(id, bored(begun, 0.1050), "Bore");
     }
     try (var book = ShopBook.open(file)) {
-      assertThat(book.builds()).containsExactly(new ShopBook.Entry(id, "Club hill-climb V8"));
-      assertThat(bore(book.state(id).build())).isCloseTo(0.1050, within(1e-12));
-      assertThat(bore(book.undo(id).build())).isCloseTo(0.1045, within(1e-12));
-      assertThat(bore(book.undo(id).build())).isCloseTo(bore(begun), within(1e-12));
-      assertThat(book.undo(id).undo()).isEmpty();
-      assertThat(bore(book.redo(id).build())).isCloseTo(0.1045, within(1e-12));
+      assertThat(book.builds())
+          .singleElement()
+          .returns(id, Summary::id)
+          .returns("Club hill-climb V8", Summary::name);
+      assertThat(bore(book.open(id).build())).isCloseTo(0.1050, within(1e-12));
+      assertThat(bore(Steps.undo(book, id).build())).isCloseTo(0.1045, within(1e-12));
+      assertThat(bore(Steps.undo(book, id).build())).isCloseTo(bore(begun), within(1e-12));
+      assertThat(Steps.undo(book, id).past()).isEmpty();
+      assertThat(bore(Steps.redo(book, id).build())).isCloseTo(0.1045, within(1e-12));
       // An edit after an undo starts a branch; the old one stays in the file.
       book.save(id, bored(begun, 0.1041), "Bore");
-      assertThat(book.state(id).redo()).isEmpty();
-      assertThat(bore(book.undo(id).build())).isCloseTo(0.1045, within(1e-12));
+      assertThat(book.open(id).future()).isEmpty();
+      assertThat(bore(Steps.undo(book, id).build())).isCloseTo(0.1045, within(1e-12));
     }
   }
 
@@ -75,12 +78,12 @@ class ShopBookTest {
                   "burette",
                   Instant.parse("2026-01-02T03:04:05Z"),
                   false));
-      assertThat(book.readings(id).all()).containsExactly(first);
-      book.strike(first.id(), true);
-      assertThat(book.readings(id).at(Measurement.CHAMBER, 2)).isEmpty();
-      assertThat(book.readings(id).all()).hasSize(1).allMatch(Reading::struck);
-      book.strike(first.id(), false);
-      assertThat(book.readings(id).at(Measurement.CHAMBER, 2)).isPresent();
+      assertThat(book.open(id).readings().all()).containsExactly(first);
+      Steps.strike(book, id, first.id(), true);
+      assertThat(book.open(id).readings().at(Measurement.CHAMBER, 2)).isEmpty();
+      assertThat(book.open(id).readings().all()).hasSize(1).allMatch(Reading::struck);
+      Steps.strike(book, id, first.id(), false);
+      assertThat(book.open(id).readings().at(Measurement.CHAMBER, 2)).isPresent();
       var back = BuildJson.read(BuildJson.write(book.document(id)));
       assertThat(back.readings()).hasSize(1);
     }
@@ -106,7 +109,7 @@ class ShopBookTest {
             .hasMessageContaining("nothing was changed");
         s.execute("ROLLBACK");
       }
-      assertThat(book.state(id).undo()).isEmpty();
+      assertThat(book.open(id).past()).isEmpty();
     }
     var broken = folder.resolve("broken.sqlite");
     Files.writeString(broken, "this is no database, it only says so".repeat(50));

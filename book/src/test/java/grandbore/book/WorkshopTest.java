@@ -105,11 +105,11 @@ class WorkshopTest {
                       .combination()
                       .with("worksheet.ratioWanted", wanted.with(12.25, Provenance.CARD)));
       book.save(id, changed, "Ratio wanted");
-      assertThat(book.state(id).build().combination().worksheet().ratioWanted().si())
+      assertThat(book.open(id).build().combination().worksheet().ratioWanted().si())
           .isEqualTo(12.25);
-      assertThat(book.undo(id).build().combination().worksheet().ratioWanted().si())
+      assertThat(Steps.undo(book, id).build().combination().worksheet().ratioWanted().si())
           .isCloseTo(11.5, within(1e-12));
-      assertThat(book.redo(id).build().combination().worksheet().ratioWanted().si())
+      assertThat(Steps.redo(book, id).build().combination().worksheet().ratioWanted().si())
           .isEqualTo(12.25);
     }
   }

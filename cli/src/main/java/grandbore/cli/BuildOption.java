@@ -3,18 +3,17 @@ package grandbore.cli;
 import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
 import grandbore.book.FormatException;
+import grandbore.book.TextFile;
+import grandbore.core.combination.InvalidInput;
 import grandbore.core.demo.DemoBuilds;
 import java.io.IOException;
-import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
+import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import picocli.CommandLine.Option;
 
 /** Which build a command is about. */
 final class BuildOption {
-  private static final long LARGEST = 8_000_000;
-
   @Option(
       names = "--build",
       required = true,
@@ -27,19 +26,33 @@ final class BuildOption {
       return demo();
     }
     try {
-      var file = Path.of(build);
-      if (Files.isRegularFile(file) && Files.size(file) > LARGEST) {
-        throw new FormatException(
-            "--build %s is larger than 8 MB: no build document is".formatted(build));
-      }
-      return BuildJson.read(Files.readString(file));
-    } catch (NoSuchFileException e) {
-      throw new FormatException("--build " + build + ": there is no such file");
-    } catch (CharacterCodingException e) {
-      throw new FormatException("--build " + build + ": not text in UTF-8");
-    } catch (IOException e) {
-      throw new FormatException("--build " + build + " can't be read: " + e.getMessage());
+      return BuildJson.read(TextFile.read(Path.of(build)));
+    } catch (InvalidPathException e) {
+      throw new FormatException("--build: " + e.getReason());
+    } catch (FormatException e) {
+      throw new FormatException("--build " + e.getMessage());
     }
+  }
+
+  /**
+   * Where a command may write: never over what it reads, nor anything but a plain file.
+   *
+   * @throws InvalidInput where it may not
+   */
+  Path output(String option, Path file) {
+    try {
+      if (Files.exists(file)
+          && !build.equals("demo")
+          && Files.exists(Path.of(build))
+          && Files.isSameFile(file, Path.of(build))) {
+        throw new InvalidInput(
+            option, file.toString(), "another file than that of --build", "it would be lost");
+      }
+    } catch (IOException e) {
+      throw new InvalidInput(
+          option, file.toString(), "a file that can be written", String.valueOf(e.getMessage()));
+    }
+    return file;
   }
 
   static BuildDocument demo() {

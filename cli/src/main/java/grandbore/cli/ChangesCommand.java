@@ -30,7 +30,11 @@ final class ChangesCommand implements Callable<Integer> {
 
   @Mixin private FidelityOption depth;
 
-  @Option(names = "--step", paramLabel = "RPM", defaultValue = "250", description = "spacing")
+  @Option(
+      names = "--step",
+      paramLabel = "RPM",
+      defaultValue = "250",
+      description = "spacing, 1 to 5000 rpm")
   private double step;
 
   @Spec private CommandSpec spec;
@@ -41,6 +45,7 @@ final class ChangesCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    Speeds.step(step);
     var out = spec.commandLine().getOut();
     out.println("change,quantity,unit,before,after,predicted,observed,verdict");
     try (var predictor = new Predictor()) {

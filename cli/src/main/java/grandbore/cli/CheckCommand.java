@@ -32,7 +32,11 @@ final class CheckCommand implements Callable<Integer> {
 
   @Mixin private FidelityOption depth;
 
-  @Option(names = "--step", paramLabel = "RPM", defaultValue = "100", description = "spacing")
+  @Option(
+      names = "--step",
+      paramLabel = "RPM",
+      defaultValue = "100",
+      description = "spacing, 1 to 5000 rpm")
   private double step;
 
   @Spec private CommandSpec spec;
@@ -42,6 +46,7 @@ final class CheckCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
+    Speeds.step(step);
     var out = spec.commandLine().getOut();
     out.println("case,quantity,unit,predicted,observed,error,tolerance,met");
     try (var predictor = new Predictor()) {

@@ -6,6 +6,7 @@ import grandbore.book.BookException;
 import grandbore.book.FormatException;
 import grandbore.core.combination.InvalidInput;
 import java.io.PrintWriter;
+import java.util.Locale;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -30,6 +31,9 @@ public final class Main {
   /** Bad input. */
   static final int REFUSED = 2;
 
+  /** A message is a line that can be read, signs. */
+  private static final int LONGEST = 298;
+
   Main() {}
 
   public static void main(String[] arguments) {
@@ -42,6 +46,8 @@ public final class Main {
 
   /** Runs one command; returns the exit code. */
   public static int run(PrintWriter out, PrintWriter err, String... arguments) {
+    // Numbers are written with a point, whatever the system's language.
+    Locale.setDefault(Locale.Category.FORMAT, Locale.ROOT);
     var line = new CommandLine(new Main());
     line.setOut(out);
     line.setErr(err);
@@ -67,6 +73,9 @@ public final class Main {
   }
 
   private static String oneLine(String message) {
-    return message == null ? "" : message.replaceAll("\\s*\\R\\s*", " ");
+    String line = message == null ? "" : message.replaceAll("\\s*\\R\\s*", " ");
+    return line.length() <= LONGEST
+        ? line
+        : line.substring(0, LONGEST - 62) + " … " + line.substring(line.length() - 58);
   }
 }

@@ -1,11 +1,11 @@
 package grandbore.cli;
 
 import grandbore.book.CurveCsv;
+import grandbore.book.TextFile;
 import grandbore.book.TraceCsv;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.Predictor;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
@@ -47,6 +47,9 @@ final class PredictCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     var document = build.read();
+    if (traces != null) {
+      build.output("--traces", traces);
+    }
     var engine = document.engine();
     try (var predictor = new Predictor()) {
       if (traces != null) {
@@ -69,7 +72,7 @@ final class PredictCommand implements Callable<Integer> {
 
   private void write(String table) {
     try {
-      Files.writeString(traces, table);
+      TextFile.write(traces, table);
       spec.commandLine().getErr().println("Written: " + traces);
     } catch (IOException e) {
       throw new InvalidInput(
@@ -82,7 +85,7 @@ final class PredictCommand implements Callable<Integer> {
     double last = to == null ? range.to() : to;
     within("--from", first, 500, 15_000);
     within("--to", last, first, 15_000);
-    within("--step", step, 1, 15_000);
+    Speeds.step(step);
     if ((last - first) / step > MOST_POINTS) {
       throw new InvalidInput(
           "--step",

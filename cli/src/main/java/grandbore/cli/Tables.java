@@ -2,6 +2,7 @@ package grandbore.cli;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import grandbore.book.Csv;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
@@ -27,7 +28,8 @@ final class Tables {
           var csv = new CSVPrinter(out, CSVFormat.RFC4180.builder().setRecordSeparator("\n").get());
           csv.printRecord(rows.getFirst().keySet());
           for (var row : rows) {
-            csv.printRecord(row.values());
+            csv.printRecord(
+                row.values().stream().map(v -> v instanceof String s ? Csv.cell(s) : v).toList());
           }
           csv.flush();
         }

@@ -34,8 +34,7 @@ final class FootLine extends HBox {
     HBox.setHgrow(space, Priority.ALWAYS);
     speed.getStyleClass().add("soft");
     getChildren().addAll(words, space, speed);
-    session.buildProperty().subscribe(b -> refresh(""));
-    session.readingsProperty().subscribe(r -> refresh(""));
+    session.benchProperty().subscribe(b -> refresh(""));
     session.troubleProperty().subscribe(t -> refresh(said));
     session.refusalProperty().subscribe(t -> refresh(said));
     service
@@ -73,7 +72,26 @@ final class FootLine extends HBox {
     }
   }
 
+  /** What is wrong with the record itself comes before what it says. */
+  private Optional<String> wrong() {
+    var bench = session.bench();
+    var damages = bench.damages();
+    if (!damages.isEmpty()) {
+      String more = damages.size() == 1 ? "" : " (and %d more)".formatted(damages.size() - 1);
+      return Optional.of("▲ Damaged in the book: " + damages.getFirst().line() + more);
+    }
+    return bench
+        .contradiction()
+        .map(why -> "▲ Readings and specification contradict each other: " + why)
+        .or(() -> session.books().troubles().stream().findFirst().map(t -> "▲ " + t));
+  }
+
   private String worst() {
+    var wrong = wrong();
+    if (wrong.isPresent()) {
+      words.getStyleClass().add("outside");
+      return wrong.get();
+    }
     var build = session.build();
     var ledger = session.ledger();
     for (var m : Measurement.values()) {

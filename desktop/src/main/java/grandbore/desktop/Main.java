@@ -7,6 +7,7 @@ import grandbore.desktop.look.Look;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import javafx.application.Application;
 
 /** Starts the window: {@code demo [--pictures DIR]}, {@code --book FILE}, or the own book. */
@@ -16,6 +17,8 @@ public final class Main {
   private Main() {}
 
   public static void main(String[] arguments) {
+    // Numbers are shown with a point, whatever the system's language; a comma is understood.
+    Locale.setDefault(Locale.Category.FORMAT, Locale.ROOT);
     var _ = Look.wake();
     try {
       var start = start(arguments);
@@ -50,8 +53,10 @@ public final class Main {
     if (demo) {
       try {
         var folder = Files.createTempDirectory("grand-bore-demo");
+        var demoBook = ShopBook.open(folder.resolve("demo-book.sqlite"));
+        StartPage.demo(demoBook);
         return new Start(
-            ShopBook.open(folder.resolve("demo-book.sqlite")),
+            Door.of(demoBook),
             true,
             headless,
             pictures == null ? folder : pictures,
@@ -66,15 +71,16 @@ public final class Main {
               + " without one");
     }
     return new Start(
-        ShopBook.open(book == null ? BookPlaces.ownBook() : book), false, false, null, false);
+        Door.open(book == null ? BookPlaces.ownBook() : book), false, false, null, false);
   }
 
   /**
    * How to start.
    *
+   * @param door to the book
    * @param demo whether the demo's builds are put in and, with no display, its curve printed
    * @param folder where pictures go
    * @param allPictures one of every station instead of one
    */
-  record Start(ShopBook book, boolean demo, boolean headless, Path folder, boolean allPictures) {}
+  record Start(Door door, boolean demo, boolean headless, Path folder, boolean allPictures) {}
 }

@@ -1,9 +1,11 @@
 package grandbore.desktop;
 
-import grandbore.book.ShopBook;
+import grandbore.book.Summary;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Session;
+import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -32,21 +34,26 @@ final class TopBar extends HBox {
     setSpacing(8);
     var name = new Label("GRAND BORE");
     name.getStyleClass().add("wordmark");
-    var builds = new ComboBox<ShopBook.Entry>();
+    var builds = new ComboBox<Choice>();
     builds.setId("builds");
     builds.setAccessibleText("build");
     builds.setPrefWidth(230);
     builds.setConverter(names(""));
-    fill(builds, session);
+    session.books().buildsProperty().subscribe(all -> fill(builds, session));
+    session.benchProperty().map(Bench::id).subscribe(id -> fill(builds, session));
+    builds.setOnShowing(
+        e -> {
+          var _ = session.books().refresh();
+        });
     builds
         .valueProperty()
         .subscribe(
             e -> {
               if (!filling && e != null && e.id() != session.id()) {
-                session.open(e.id());
+                var _ = session.open(e.id()).thenRun(() -> fill(builds, session));
               }
             });
-    var over = new ComboBox<ShopBook.Entry>();
+    var over = new ComboBox<Choice>();
     over.setId("lay-over");
     over.setAccessibleText("lay another build over this one");
     over.setPrefWidth(190);
@@ -85,45 +92,59 @@ final class TopBar extends HBox {
                         ? Look.Theme.DARK
                         : Look.Theme.LIGHT));
     var bring = icon("import", "Bring in a build document", MaterialDesignI.IMPORT);
-    bring.setOnAction(
-        e -> {
-          transfer.bringIn(getScene().getWindow());
-          fill(builds, session);
-        });
+    bring.setOnAction(e -> transfer.bringIn(getScene().getWindow()));
     var send =
         icon("export", "Build document, curve or flow sheets to a file", MaterialDesignE.EXPORT);
     send.setOnAction(e -> transfer.sendOut(getScene().getWindow()));
     var another = icon("copy", "Copy this build", MaterialDesignC.CONTENT_COPY);
     another.setOnAction(
         e -> {
-          transfer.copy();
-          fill(builds, session);
+          var _ = transfer.copy(copied(session.build().name()));
         });
     var space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
     getChildren().addAll(name, builds, another, over, undo, redo, space, units, bring, send, theme);
   }
 
-  private static StringConverter<ShopBook.Entry> names(String none) {
+  private static String copied(String name) {
+    String wanted = name + ", copy";
+    return wanted.substring(0, Math.min(120, wanted.length()));
+  }
+
+  private static StringConverter<Choice> names(String none) {
     return new StringConverter<>() {
       @Override
-      public String toString(ShopBook.Entry e) {
+      public String toString(Choice e) {
         return e == null ? none : e.name();
       }
 
       @Override
-      public ShopBook.Entry fromString(String text) {
+      public Choice fromString(String text) {
         throw new UnsupportedOperationException();
       }
     };
   }
 
+  /** A build that can be chosen. */
+  private record Choice(long id, String name) {
+    static Choice of(Summary s) {
+      return new Choice(s.id(), s.isSound() ? s.name() : "▲ " + s.name() + ", can't be opened");
+    }
+  }
+
+  private static List<Choice> choices(Session session) {
+    return session.books().builds().stream()
+        .filter(s -> s.place() == Summary.Place.BENCH || s.id() == session.id())
+        .map(Choice::of)
+        .toList();
+  }
+
   /** The builds that can be laid over, and nothing. */
-  private void others(ComboBox<ShopBook.Entry> over, Session session) {
+  private void others(ComboBox<Choice> over, Session session) {
     filling = true;
-    var nothing = new ShopBook.Entry(-1, "nothing laid over");
+    var nothing = new Choice(-1, "nothing laid over");
     over.getItems().setAll(nothing);
-    session.builds().stream().filter(b -> b.id() != session.id()).forEach(over.getItems()::add);
+    choices(session).stream().filter(b -> b.id() != session.id()).forEach(over.getItems()::add);
     var laid = session.overProperty().get();
     over.setValue(
         over.getItems().stream()
@@ -133,9 +154,9 @@ final class TopBar extends HBox {
     filling = false;
   }
 
-  private void fill(ComboBox<ShopBook.Entry> builds, Session session) {
+  private void fill(ComboBox<Choice> builds, Session session) {
     filling = true;
-    builds.getItems().setAll(session.builds());
+    builds.getItems().setAll(choices(session));
     builds.getItems().stream()
         .filter(b -> b.id() == session.id())
         .findFirst()

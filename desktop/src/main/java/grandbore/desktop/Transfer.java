@@ -4,26 +4,26 @@ import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
 import grandbore.book.CurveCsv;
 import grandbore.book.FlowSheetCsv;
-import grandbore.book.ShopBook;
+import grandbore.book.TextFile;
 import grandbore.core.prediction.Curve;
+import grandbore.desktop.session.Books;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.application.Platform;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
 
 /** Builds, curves and flow sheets between the book and files. */
 final class Transfer {
-  private final ShopBook book;
   private final Session session;
   private final Supplier<Curve> curve;
   private final Consumer<String> say;
 
-  Transfer(ShopBook book, Session session, Supplier<Curve> curve, Consumer<String> say) {
-    this.book = book;
+  Transfer(Session session, Supplier<Curve> curve, Consumer<String> say) {
     this.session = session;
     this.curve = curve;
     this.say = say;
@@ -35,21 +35,23 @@ final class Transfer {
     chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Build document", "*.json"));
     var file = chooser.showOpenDialog(over);
     if (file != null) {
-      bringIn(file.toPath());
+      var _ = bringIn(file.toPath());
     }
   }
 
   /** Puts a document's build into the book and on the bench; refuses a damaged one whole. */
-  void bringIn(Path file) {
-    try {
-      long id = book.add(BuildJson.read(Files.readString(file)));
-      session.open(id);
-      say.accept("Brought in " + file.getFileName());
-    } catch (IOException e) {
-      say.accept("✕ " + file + " can't be read: " + e.getMessage());
-    } catch (RuntimeException e) {
-      say.accept("✕ " + file.getFileName() + ": " + e.getMessage());
-    }
+  CompletableFuture<Void> bringIn(Path file) {
+    return CompletableFuture.supplyAsync(() -> BuildJson.read(TextFile.read(file)))
+        .thenComposeAsync(session::begin, Platform::runLater)
+        .handleAsync(
+            (begun, e) -> {
+              say.accept(
+                  e == null
+                      ? "Brought in " + file.getFileName()
+                      : "✕ %s: %s".formatted(file.getFileName(), Books.words(e)));
+              return null;
+            },
+            Platform::runLater);
   }
 
   void sendOut(Window over) {
@@ -85,27 +87,24 @@ final class Transfer {
     } else if (name.endsWith(".exhaust.csv")) {
       text = FlowSheetCsv.write(build.combination().heads().exhaustFlow(), build.units());
     } else {
-      text = BuildJson.write(new BuildDocument(build, session.readings().all()));
+      text = BuildJson.write(session.bench().document());
     }
     try {
-      Files.writeString(file, text);
+      TextFile.write(file, text);
       say.accept("Written: " + file);
     } catch (IOException e) {
       say.accept("✕ " + file + " can't be written: " + e.getMessage());
     }
   }
 
-  /** A second build that starts as this one stands. */
-  void copy() {
-    var build = session.build();
-    String name = build.name() + ", copy";
-    long id =
-        book.add(
+  /** A second build under another name that starts as this one stands, all that hangs on it too. */
+  CompletableFuture<Void> copy(String name) {
+    var document = session.bench().document();
+    var build = document.build();
+    return session
+        .begin(
             new BuildDocument(
-                build.with(
-                    build.combination().named(name.substring(0, Math.min(120, name.length())))),
-                session.readings().all()));
-    session.open(id);
-    say.accept("Copied: the copy is on the bench");
+                build.with(build.combination().named(name)), document.readings(), document.notes()))
+        .thenRun(() -> say.accept("Copied: the copy is on the bench"));
   }
 }

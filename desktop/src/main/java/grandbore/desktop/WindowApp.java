@@ -1,31 +1,24 @@
 package grandbore.desktop;
 
-import grandbore.book.BuildDocument;
-import grandbore.core.demo.DemoBuilds;
-import java.util.List;
+import grandbore.desktop.look.Look;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonType;
 import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
 
 /** The JavaFX application. */
 public final class WindowApp extends Application {
+  private static final double WIDTH = 1280;
+  private static final double HEIGHT = 800;
   private static Main.Start prepared;
 
   private Workbench workbench;
 
   static synchronized void prepare(Main.Start start) {
     prepared = start;
-    if (start.book().builds().isEmpty()) {
-      // An empty book starts with the demo's builds: copy one, or bring in a document.
-      start
-          .book()
-          .add(
-              new BuildDocument(
-                  DemoBuilds.hillClimbEight(),
-                  DemoBuilds.hillClimbReadings(),
-                  DemoBuilds.hillClimbNotes()));
-      start.book().add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
-    }
   }
 
   private static synchronized Main.Start prepared() {
@@ -35,19 +28,54 @@ public final class WindowApp extends Application {
   @Override
   public void start(Stage stage) {
     var start = prepared();
-    workbench = new Workbench(start.book());
     stage.setTitle("Grand Bore");
-    stage.setScene(workbench.scene());
     stage.setMinWidth(1100);
     stage.setMinHeight(700);
+    enter(stage, start.door());
+    stage.setOnCloseRequest(this::closing);
     stage.show();
     if (start.demo() && start.headless()) {
       new HeadlessDemo(workbench, start).run(Platform::exit);
     }
   }
 
+  private void enter(Stage stage, Door door) {
+    if (door instanceof Door.Ready ready) {
+      workbench = new Workbench(ready.book(), ready.beginning());
+      stage.setScene(workbench.scene());
+      return;
+    }
+    var scene = new Scene(new StartPage(door, next -> enter(stage, next)), WIDTH, HEIGHT);
+    new Look().dress(scene);
+    stage.setScene(scene);
+  }
+
+  /** What the book could not take is said before the window goes, and goes into files. */
+  private void closing(WindowEvent e) {
+    if (workbench == null || workbench.session().unstored() == 0) {
+      return;
+    }
+    var session = workbench.session();
+    if (session.troubleProperty().get().isEmpty()) {
+      // It is only being written: closing waits for it.
+      return;
+    }
+    var files = session.writeRescue();
+    var alert =
+        new Alert(
+            Alert.AlertType.WARNING,
+            "%d changes are not in the book: %s\n\nThey are kept in %s, which can be brought in again."
+                .formatted(session.unstored(), session.troubleProperty().get(), files),
+            new ButtonType("Close", javafx.scene.control.ButtonBar.ButtonData.OK_DONE),
+            new ButtonType("Keep open", javafx.scene.control.ButtonBar.ButtonData.CANCEL_CLOSE));
+    alert.setHeaderText("Not everything is stored");
+    alert.showAndWait().filter(b -> b.getButtonData().isCancelButton()).ifPresent(b -> e.consume());
+  }
+
   @Override
   public void stop() {
-    workbench.close();
+    if (workbench != null) {
+      workbench.close();
+    }
   }
 }

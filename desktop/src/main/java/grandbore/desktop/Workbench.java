@@ -4,6 +4,7 @@ import grandbore.book.ShopBook;
 import grandbore.desktop.curve.CurvePane;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Beginning;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Pages;
 import grandbore.desktop.station.Station;
@@ -24,7 +25,6 @@ final class Workbench implements AutoCloseable {
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
 
-  private final ShopBook book;
   private final Session session;
   private final CurveService curves;
   private final Look look = new Look();
@@ -33,13 +33,12 @@ final class Workbench implements AutoCloseable {
   private final Scene scene;
   private final Map<Station, Node> pages = new EnumMap<>(Station.class);
 
-  Workbench(ShopBook book) {
-    this.book = book;
-    session = new Session(book, book.builds().getFirst().id());
+  Workbench(ShopBook book, Beginning beginning) {
+    session = new Session(book, beginning);
     curves = new CurveService(session);
     rail = new Rail(session);
     var foot = new FootLine(session, curves);
-    transfer = new Transfer(book, session, () -> curves.stateProperty().get().curve(), foot::say);
+    transfer = new Transfer(session, () -> curves.stateProperty().get().curve(), foot::say);
     var curvePane = new CurvePane(session, curves, look);
     var make = new Pages(session, curves, curvePane.rpmProperty(), look);
     var scroll = new ScrollPane();
@@ -129,6 +128,5 @@ final class Workbench implements AutoCloseable {
   public void close() {
     curves.close();
     session.close();
-    book.close();
   }
 }

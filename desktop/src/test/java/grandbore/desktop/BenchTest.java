@@ -3,14 +3,18 @@ package grandbore.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
+import grandbore.book.Entry;
 import grandbore.book.ShopBook;
+import grandbore.book.Summary;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
+import grandbore.desktop.session.Beginning;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
@@ -46,6 +50,8 @@ abstract class BenchTest {
     stage = FxToolkit.registerPrimaryStage();
     try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
       documents().forEach(book::add);
+      // The one touched last goes on the bench.
+      book.write(new Entry.Shelve(1, Summary.Place.BENCH, Instant.now().plusSeconds(1)));
     }
     start();
   }
@@ -53,7 +59,8 @@ abstract class BenchTest {
   void start() throws Exception {
     FxToolkit.setupFixture(
         () -> {
-          bench = new Workbench(ShopBook.open(folder.resolve("book.sqlite")));
+          var book = ShopBook.open(folder.resolve("book.sqlite"));
+          bench = new Workbench(book, Beginning.of(book));
           stage.setScene(bench.scene());
           stage.show();
         });

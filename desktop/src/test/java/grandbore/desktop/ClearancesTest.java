@@ -218,7 +218,7 @@ class ClearancesTest extends BenchTest {
     assertThat(text("#book-says")).contains("replaced");
     try (var files = Files.list(folder)) {
       assertThat(files.map(f -> f.getFileName().toString()))
-          .anyMatch(n -> n.startsWith("book-replaced-"));
+          .anyMatch(n -> n.startsWith("book.sqlite-replaced-"));
     }
   }
 }

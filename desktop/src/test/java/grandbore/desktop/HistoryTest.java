@@ -38,7 +38,7 @@ class HistoryTest extends BenchTest {
         // The book keeps twelve digits.
         Math.rint(1e9 * s.build().combination().intake().runnerLength().si()),
         s.readings().all().stream().filter(r -> !r.struck()).map(Reading::value).toList(),
-        s.notesProperty().get().stream()
+        s.bench().notes().stream()
             .filter(k -> !k.struck())
             .map(Kept::note)
             .map(n -> (Object) n)
@@ -49,6 +49,11 @@ class HistoryTest extends BenchTest {
     robot.interact(what);
     bench.session().settled().join();
     WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void opened(long build) {
+    robot.interact(() -> bench.session().open(build));
+    until("it is on the bench", () -> bench.session().id() == build);
   }
 
   private void anything(Random random, int step) {
@@ -131,7 +136,7 @@ class HistoryTest extends BenchTest {
   void buildsKeepTheirOwnBooks() {
     var s = bench.session();
     long first = s.id();
-    long second = s.builds().getLast().id();
+    long second = s.books().builds().getLast().id();
     done(() -> s.keep(AssemblyCheck.PRIMED.tick(), "Ines"));
     done(
         () ->
@@ -144,14 +149,14 @@ class HistoryTest extends BenchTest {
                     0,
                     "ours"),
                 ""));
-    done(() -> s.open(second));
-    assertThat(s.notesProperty().get())
+    opened(second);
+    assertThat(s.bench().notes())
         .singleElement()
         .satisfies(k -> assertThat(k.note()).isInstanceOf(Rule.class));
     assertThat(s.ledger().bands().all(Measurement.ROD_FILLET, Reading.Side.NONE))
         .extracting(Band::source)
         .containsExactly(Band.Source.PRACTICE, Band.Source.HOUSE);
-    done(() -> s.open(first));
-    assertThat(s.notesProperty().get()).hasSize(2);
+    opened(first);
+    assertThat(s.bench().notes()).hasSize(2);
   }
 }

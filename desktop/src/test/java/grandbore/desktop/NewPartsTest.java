@@ -142,7 +142,7 @@ class NewPartsTest extends BenchTest {
     station("breathing", "breathing-waves");
     until("solved", () -> text("#waves-status").contains("every cylinder solved"));
     assertThat(text("#plot-wave-valves-reading")).doesNotContain("laid over");
-    robot.interact(() -> bench.session().layOver(bench.session().builds().getLast().id()));
+    robot.interact(() -> bench.session().layOver(bench.session().books().builds().getLast().id()));
     until("laid", () -> text("#plot-wave-valves-reading").contains("laid over"));
     assertThat(text("#plot-wave-valves-reading")).contains("intake", "exhaust");
     robot.interact(() -> bench.session().layOver(-1));
@@ -162,6 +162,11 @@ class NewPartsTest extends BenchTest {
         file,
         Files.readString(file).lines().limit(3).reduce((a, b) -> a + "\n" + b).orElseThrow()
             + "\n");
+    // One's own table brings nothing new.
+    robot.interact(() -> book.bring(file));
+    until("said", () -> text("#book-says").contains("2 were there already"));
+    assertThat(bench.session().readings().all()).hasSize(before);
+    Files.writeString(file, Files.readString(file).replace("2026-", "2027-"));
     robot.interact(() -> book.bring(file));
     until("taken", () -> bench.session().readings().all().size() == before + 2);
     // What was struck there is struck here.
@@ -180,7 +185,7 @@ class NewPartsTest extends BenchTest {
     robot.interact(() -> pictures.attach(Path.of("../docs/screenshots/brief.png")));
     until("attached", () -> bench.session().notes(Photo.class).size() == 1);
     var photo = bench.session().notes(Photo.class).getFirst();
-    assertThat(bench.session().book().pictures().resolve(photo.file())).exists();
+    assertThat(bench.session().books().pictures().resolve(photo.file())).exists();
     assertThat(photo.caption()).isEqualTo("brief.png");
     until(
         "seen",

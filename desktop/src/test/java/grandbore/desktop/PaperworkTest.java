@@ -120,7 +120,7 @@ class PaperworkTest extends BenchTest {
 
   @Test
   void anotherBuildIsLaidOverAndTakenAway() {
-    long other = bench.session().builds().getLast().id();
+    long other = bench.session().books().builds().getLast().id();
     robot.interact(() -> bench.session().layOver(other));
     until("its curve stands", () -> bench.curves().overProperty().get() != null);
     assertThat(text("#curve-status")).contains("Paddock four");

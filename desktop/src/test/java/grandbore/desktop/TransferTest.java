@@ -60,12 +60,15 @@ class TransferTest extends BenchTest {
     var document = BuildJson.read(Files.readString(file));
     assertThat(document.readings()).hasSameSizeAs(DemoBuilds.hillClimbReadings());
     edit("boost.kind", Boost.Kind.NONE);
+    long was = bench.session().id();
     robot.interact(() -> bench.transfer().bringIn(file));
+    until("brought in", () -> bench.session().id() != was);
+    until("listed", () -> bench.session().books().builds().size() == 2);
     var c = bench.session().build().combination();
     assertThat(c.boost().kind()).isEqualTo(Boost.Kind.CENTRIFUGAL);
     assertThat(c.intake().manifold()).isEqualTo(Intake.Manifold.DUAL_PLANE);
     assertThat(c.heads().intakeShares().get(2)).isCloseTo(0.95, within(1e-9));
-    assertThat(bench.session().builds()).hasSize(2);
+    assertThat(bench.session().books().builds()).hasSize(2);
     assertThat(bench.session().readings().all()).hasSameSizeAs(document.readings());
   }
 
@@ -77,12 +80,13 @@ class TransferTest extends BenchTest {
     until("copied", () -> bench.session().build().name().endsWith(", copy"));
     assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
     edit("intake.meters", 3);
-    assertThat(robot.lookup("#builds").<ComboBox<Object>>query().getItems()).hasSize(2);
-    long first = bench.session().builds().getFirst().id();
-    long second = bench.session().builds().getLast().id();
+    until("listed", () -> robot.lookup("#builds").<ComboBox<Object>>query().getItems().size() == 2);
+    long first = bench.session().books().builds().getFirst().id();
+    long second = bench.session().books().builds().getLast().id();
     long other = bench.session().id() == first ? second : first;
     bench.session().settled().join();
     robot.interact(() -> bench.session().open(other));
+    until("it is on the bench", () -> bench.session().id() == other);
     assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
   }
 
@@ -93,12 +97,14 @@ class TransferTest extends BenchTest {
     out("no/such/folder/build.json");
     assertThat(text("#foot")).contains("✕", "can't be written");
     robot.interact(() -> bench.transfer().bringIn(folder.resolve("nothing.json")));
-    assertThat(text("#foot")).contains("✕", "nothing.json", "can't be read");
+    until("said", () -> text("#foot").contains("nothing.json"));
+    assertThat(text("#foot")).contains("✕", "can't be read");
     var wrong = Files.writeString(folder.resolve("wrong.json"), "{\"format\": \"else\"}");
     robot.interact(() -> bench.transfer().bringIn(wrong));
-    assertThat(text("#foot")).contains("✕", "wrong.json", "format");
+    until("said", () -> text("#foot").contains("wrong.json"));
+    assertThat(text("#foot")).contains("✕", "format");
     assertThat(bench.session().build()).isEqualTo(before);
-    assertThat(bench.session().builds()).hasSize(1);
+    assertThat(bench.session().books().builds()).hasSize(1);
   }
 
   /** The curve goes out as it is drawn: a row a speed, those of the chart. */

@@ -252,6 +252,6 @@ class WindowTest extends BenchTest {
     Files.writeString(file, Files.readString(file).substring(0, 700));
     robot.interact(() -> bench.transfer().bringIn(file));
     assertThat(text("#foot")).contains("✕", "line", "column");
-    assertThat(bench.session().builds()).hasSize(2);
+    assertThat(bench.session().books().builds()).hasSize(2);
   }
 }

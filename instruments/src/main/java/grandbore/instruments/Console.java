@@ -29,6 +29,11 @@ public final class Console {
   /** How far a piston stands up on one side and down on the other, m. */
   private static final double ROCK = 0.13e-3;
 
+  private static final double MOST_TURNED = Math.toRadians(7200) * (1 + 1e-9);
+
+  /** A command is shorter, signs. */
+  private static final int LONGEST = 200;
+
   private static final double PART = Math.toRadians(20);
 
   private final Rig rig;
@@ -41,8 +46,15 @@ public final class Console {
 
   /** Does what a line says; gives its answer in words, or what can be said where it can't. */
   public String say(String line) {
-    var words = line.strip().toLowerCase(Locale.ROOT).split("\\s+");
+    if (line.length() > LONGEST) {
+      return "✕ a line of %d signs; %d at most".formatted(line.length(), LONGEST);
+    }
+    // Split first: some letters become two when they are made small.
+    var words = line.strip().split("\\s+");
     String rest = line.strip().substring(words[0].length()).strip();
+    for (int i = 0; i < words.length; i++) {
+      words[i] = words[i].toLowerCase(Locale.ROOT);
+    }
     try {
       return switch (words[0]) {
         case "", "help" -> HELP;
@@ -73,7 +85,7 @@ public final class Console {
           rig.mockUp().slack(number(rest, Quantity.ANGLE));
           yield "the drive has that play";
         }
-        default -> "“" + words[0] + "” is not understood:\n" + HELP;
+        default -> "✕ “" + words[0] + "” is not understood; help lists what is";
       };
     } catch (IllegalArgumentException e) {
       return "✕ " + e.getMessage();
@@ -104,6 +116,9 @@ public final class Console {
         rest.startsWith("to ")
             ? number(rest.substring(3), Quantity.ANGLE) - m.wheel()
             : number(rest, Quantity.ANGLE);
+    if (!(Math.abs(left) <= MOST_TURNED)) {
+      throw new IllegalArgumentException("a turn of up to 7200°, that is twenty times round");
+    }
     while (Math.abs(left) > PART) {
       m.turn(Math.copySign(PART, left));
       rig.live();

@@ -8,33 +8,55 @@ import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.regex.Pattern;
 
 /**
- * A line to instruments, over loopback TCP or a serial port. Whole messages are handed over; a line
- * that is none is handed over as text, since simple devices send bare numbers; damaged lines of
- * this protocol are dropped.
+ * A line to instruments, over loopback TCP or a serial port. Whole messages are handed over and
+ * damaged ones dropped. A bare number is a reading only from a device that is set to send bare
+ * numbers, and only so many a second: a piece of a broken line looks just like one.
  */
 public final class Link implements AutoCloseable {
   private static final int PATIENCE = 2000;
 
+  /** Nobody presses a button more often, readings a second. */
+  private static final int MOST_BARE = 10;
+
+  private static final long SECOND = 1_000_000_000L;
+  private static final Pattern NUMBER =
+      Pattern.compile("[-+]?(\\d{1,12}([.,]\\d{0,12})?|[.,]\\d{1,12})( ?[^0-9.,\\s]{1,6})?");
+
+  /** What a device on the line sends. */
+  public enum Sends {
+    /** Lines of this program's own protocol. */
+    MESSAGES,
+    /** A bare number a line, as simple gauges do. */
+    BARE_NUMBERS
+  }
+
   private final InputStream in;
   private final AutoCloseable line;
   private final Listener listener;
+  private final Sends sends;
+  private long second;
+  private int bare;
   private volatile boolean closed;
 
   /** Told what comes in, on a thread of the link's own. */
   public interface Listener {
     void message(Message message);
 
-    /** A line of a device that does not speak this protocol. */
+    /** A number of a device that is set to send bare numbers. */
     void text(String line);
+
+    /** More came in than anybody reads: so many lines were left out. */
+    default void tooMany() {}
 
     /** The line is gone. */
     void lost(String why);
   }
 
-  private Link(InputStream in, AutoCloseable line, Listener listener) {
+  private Link(InputStream in, AutoCloseable line, Sends sends, Listener listener) {
+    this.sends = sends;
     this.in = in;
     this.line = line;
     this.listener = listener;
@@ -45,10 +67,10 @@ public final class Link implements AutoCloseable {
    *
    * @throws IOException where nothing answers there
    */
-  public static Link tcp(int port, Listener listener) throws IOException {
+  public static Link tcp(int port, Sends sends, Listener listener) throws IOException {
     var socket = new Socket();
     socket.connect(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), PATIENCE);
-    return new Link(socket.getInputStream(), socket, listener).started();
+    return new Link(socket.getInputStream(), socket, sends, listener).started();
   }
 
   /**
@@ -56,7 +78,9 @@ public final class Link implements AutoCloseable {
    *
    * @throws IOException where it can't be opened
    */
-  public static Link serial(String name, int baud, Listener listener) throws IOException {
+  public static Link serial(String name, int baud, Sends sends, Listener listener)
+      throws IOException {
+    SerialLibrary.ready();
     SerialPort port;
     try {
       port = SerialPort.getCommPort(name);
@@ -69,17 +93,18 @@ public final class Link implements AutoCloseable {
       throw new IOException(
           "The serial port %s can't be opened; there are: %s".formatted(name, serialPorts()));
     }
-    return new Link(port.getInputStream(), port::closePort, listener).started();
+    return new Link(port.getInputStream(), port::closePort, sends, listener).started();
   }
 
   /** The serial ports of this machine. */
   public static List<String> serialPorts() {
+    SerialLibrary.ready();
     return Arrays.stream(SerialPort.getCommPorts()).map(SerialPort::getSystemPortName).toList();
   }
 
   /** A line that is already open; for tests and other carriers. */
-  static Link over(InputStream in, Listener listener) {
-    return new Link(in, in, listener).started();
+  static Link over(InputStream in, Sends sends, Listener listener) {
+    return new Link(in, in, sends, listener).started();
   }
 
   private Link started() {
@@ -93,7 +118,7 @@ public final class Link implements AutoCloseable {
     try {
       int count = in.read(bytes);
       while (count >= 0 && !closed) {
-        buffer.feed(bytes, count).forEach(l -> hand(l, listener::message, listener::text));
+        buffer.feed(bytes, count).forEach(this::hand);
         count = in.read(bytes);
       }
       say("the instruments are gone");
@@ -108,11 +133,21 @@ public final class Link implements AutoCloseable {
     }
   }
 
-  static void hand(String line, Consumer<Message> message, Consumer<String> text) {
+  private void hand(String line) {
     if (line.startsWith("gb")) {
-      Message.parse(line).ifPresent(message);
-    } else if (line.matches("[-+]?[0-9]*[.,]?[0-9]+( ?[^0-9.,\\s]{1,6})?")) {
-      text.accept(line);
+      Message.parse(line).ifPresent(listener::message);
+    } else if (sends == Sends.BARE_NUMBERS && NUMBER.matcher(line).matches()) {
+      long now = System.nanoTime();
+      if (now - second > SECOND) {
+        second = now;
+        bare = 0;
+      }
+      bare++;
+      if (bare <= MOST_BARE) {
+        listener.text(line);
+      } else if (bare == MOST_BARE + 1) {
+        listener.tooMany();
+      }
     }
   }
 

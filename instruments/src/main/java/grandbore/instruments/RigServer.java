@@ -1,21 +1,19 @@
 package grandbore.instruments;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
-import java.net.Socket;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 
 /** Lets a rig speak to whoever connects to a loopback port: ten live lines a second of each. */
 public final class RigServer implements AutoCloseable {
   private static final int BEAT = 100;
+  private static final int MOST_CLIENTS = 16;
 
   private final ServerSocket server;
   private final Rig rig;
-  private final List<Socket> clients = new CopyOnWriteArrayList<>();
+  private final List<Client> clients = new CopyOnWriteArrayList<>();
   private volatile boolean closed;
 
   /**
@@ -37,7 +35,13 @@ public final class RigServer implements AutoCloseable {
   private void accept() {
     while (!closed) {
       try {
-        clients.add(server.accept());
+        var socket = server.accept();
+        clients.removeIf(Client::isClosed);
+        if (clients.size() < MOST_CLIENTS) {
+          clients.add(new Client(socket));
+        } else {
+          socket.close();
+        }
       } catch (IOException e) {
         return;
       }
@@ -57,27 +61,20 @@ public final class RigServer implements AutoCloseable {
   }
 
   private void tell(Message message) {
-    byte[] line = (message.encode() + "\n").getBytes(StandardCharsets.UTF_8);
-    clients.removeIf(client -> !told(client, line));
+    clients.forEach(c -> c.tell(message));
+    clients.removeIf(Client::isClosed);
   }
 
-  private static boolean told(Socket client, byte[] line) {
-    try {
-      OutputStream out = client.getOutputStream();
-      out.write(line);
-      out.flush();
-      return true;
-    } catch (IOException e) {
-      return false;
-    }
+  /** How many listen. */
+  int clients() {
+    clients.removeIf(Client::isClosed);
+    return clients.size();
   }
 
   @Override
   public void close() throws IOException {
     closed = true;
     server.close();
-    for (var client : clients) {
-      client.close();
-    }
+    clients.forEach(Client::close);
   }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.Measure;
+import grandbore.core.units.UnitSystem;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -42,7 +43,7 @@ class ProtocolTest {
     var m =
         new Message(
             Message.Word.SENT, Kind.DIAL, 7, 0.0235, Measure.MILLIMETRES, Message.State.STEADY);
-    assertThat(m.encode()).startsWith("gb1 sent dial 7 0.023500 mm steady ");
+    assertThat(m.encode()).matches("gb2 \\d\\d sent dial 7 0.023500 mm steady [0-9a-f]{8}");
     assertThat(m.typed()).isEqualTo("0.0235 mm");
     assertThat(m.si()).isCloseTo(0.0235e-3, within(1e-12));
   }
@@ -86,6 +87,7 @@ class ProtocolTest {
     var end = new CountDownLatch(1);
     Link.over(
         new Dribble(stream.toString().getBytes(StandardCharsets.UTF_8), random),
+        Link.Sends.MESSAGES,
         new Link.Listener() {
           @Override
           public void message(Message m) {
@@ -122,15 +124,136 @@ class ProtocolTest {
     }
   }
 
-  /** A device that sends bare numbers is heard too. */
+  /** Version 1, whose lines have no length, is still understood. */
   @Test
-  void bareNumbersAreHandedOnAsText() {
-    var heard = new ArrayList<String>();
-    for (var line :
-        List.of("0.0235", "-1.5 mm", "12,5", "hello", "gb1 live", "", "1.2.3.4 volts!")) {
-      Link.hand(line, m -> heard.add("message"), heard::add);
+  void theFirstVersionIsStillRead() {
+    assertThat(
+            Message.parse(
+                "gb1 sent dial 7 0.023500 mm steady " + crc("gb1 sent dial 7 0.023500 mm steady")))
+        .hasValueSatisfying(m -> assertThat(m.si()).isCloseTo(0.0235e-3, within(1e-12)));
+  }
+
+  private static String crc(String body) {
+    var crc = new java.util.zip.CRC32();
+    crc.update(body.getBytes(StandardCharsets.UTF_8));
+    return "%08x".formatted(crc.getValue());
+  }
+
+  private static final class Heard implements Link.Listener {
+    final List<Message> messages = new ArrayList<>();
+    final List<String> texts = new ArrayList<>();
+    final CountDownLatch end = new CountDownLatch(1);
+    int tooMany;
+
+    @Override
+    public void message(Message m) {
+      messages.add(m);
     }
-    assertThat(heard).containsExactly("0.0235", "-1.5 mm", "12,5");
+
+    @Override
+    public void text(String line) {
+      texts.add(line);
+    }
+
+    @Override
+    public void tooMany() {
+      tooMany++;
+    }
+
+    @Override
+    public void lost(String why) {
+      end.countDown();
+    }
+  }
+
+  private static Heard heard(String stream, Link.Sends sends) throws InterruptedException {
+    var heard = new Heard();
+    Link.over(new ByteArrayInputStream(stream.getBytes(StandardCharsets.UTF_8)), sends, heard);
+    assertThat(heard.end.await(60, TimeUnit.SECONDS)).isTrue();
+    return heard;
+  }
+
+  /** A device that is set to bare numbers is heard, and no faster than anybody presses a button. */
+  @Test
+  void bareNumbersAreHeardFromADeviceThatIsSetToThem() throws Exception {
+    String lines = "0.0235\n-1.5 mm\n12,5\nhello\ngb1 live\n\n1.2.3.4 volts!\n";
+    assertThat(heard(lines, Link.Sends.BARE_NUMBERS).texts)
+        .containsExactly("0.0235", "-1.5 mm", "12,5");
+    assertThat(heard(lines, Link.Sends.MESSAGES).texts).isEmpty();
+    var flood = heard("0.5\n".repeat(5000), Link.Sends.BARE_NUMBERS);
+    assertThat(flood.texts).hasSizeBetween(10, 40);
+    assertThat(flood.tooMany).isPositive();
+  }
+
+  /** Lines cut anywhere and joined to the next: no piece passes as a reading. */
+  @Test
+  void linesJoinedInTheMiddleAreNoReadings() throws Exception {
+    var random = new Random(4);
+    var sent = new HashMap<Long, Message>();
+    var stream = new StringBuilder();
+    for (int i = 0; i < 20_000; i++) {
+      var m = message(random, i);
+      sent.put(m.number(), m);
+      String line = m.encode();
+      int from = random.nextInt(line.length());
+      int to = from + random.nextInt(line.length() - from + 1);
+      // A piece is lost, its line end too at times: two lines become one.
+      stream.append(line, 0, from).append(line, to, line.length());
+      stream.append(random.nextInt(3) == 0 ? "" : "\n");
+    }
+    var heard = heard(stream.toString(), Link.Sends.MESSAGES);
+    assertThat(heard.texts).isEmpty();
+    assertThat(heard.messages).allMatch(m -> m.equals(sent.get(m.number())));
+  }
+
+  /** One that never reads costs the others nothing; one that is gone is let go of. */
+  @Test
+  void aClientThatDoesNotReadHoldsNobodyUp() throws Exception {
+    var rig = new Rig(new MockUp(DemoBuilds.hillClimbEight().combination()), 5);
+    var heard = new Heard();
+    try (var server = new RigServer(rig, 0);
+        var deaf = new java.net.Socket(java.net.InetAddress.getLoopbackAddress(), server.port());
+        var link = Link.tcp(server.port(), Link.Sends.MESSAGES, heard)) {
+      assertThat(link).isNotNull();
+      long from = System.nanoTime();
+      for (int i = 0; i < 30_000; i++) {
+        rig.live();
+      }
+      // Some 210,000 lines, far more than any socket takes that nobody reads.
+      assertThat((System.nanoTime() - from) / 1e9).isLessThan(20);
+      assertThat(deaf.isConnected()).isTrue();
+      rig.send(Kind.CALIPER);
+      long end = System.nanoTime() + 10_000_000_000L;
+      while (heard.messages.isEmpty() && System.nanoTime() < end) {
+        Thread.onSpinWait();
+      }
+      assertThat(heard.messages).isNotEmpty();
+      deaf.shutdownOutput();
+      while (server.clients() > 1 && System.nanoTime() < end) {
+        Thread.onSpinWait();
+      }
+      assertThat(server.clients()).isEqualTo(1);
+    }
+  }
+
+  /** What nobody can mean is answered in one line, at once. */
+  @Test
+  void commandsThatCanNotBeMeantAreRefusedInOneLine() {
+    var console =
+        new Console(
+            new Rig(new MockUp(DemoBuilds.hillClimbEight().combination()), 5), UnitSystem.US);
+    for (var line :
+        List.of(
+            "turn 1000000",
+            "turn " + "9".repeat(400),
+            "turn " + "9".repeat(40),
+            "İstanbul",
+            "fault İstanbul",
+            "fault dial noise " + "1".repeat(150),
+            "x".repeat(5000))) {
+      assertThat(console.say(line)).startsWith("✕").doesNotContain("\n").hasSizeLessThan(300);
+    }
+    assertThat(console.say("turn 30")).startsWith("wheel 30.0");
   }
 
   @Test
@@ -141,6 +264,7 @@ class ProtocolTest {
         var link =
             Link.tcp(
                 server.port(),
+                Link.Sends.MESSAGES,
                 new Link.Listener() {
                   @Override
                   public void message(Message m) {
@@ -164,8 +288,9 @@ class ProtocolTest {
       } while (sent.word() != Message.Word.SENT);
       assertThat(sent.value()).isCloseTo(42, within(0.051));
     }
-    assertThatThrownBy(() -> Link.tcp(1, null)).isInstanceOf(IOException.class);
-    assertThatThrownBy(() -> Link.serial("no-such-port", 9600, null))
+    assertThatThrownBy(() -> Link.tcp(1, Link.Sends.MESSAGES, null))
+        .isInstanceOf(IOException.class);
+    assertThatThrownBy(() -> Link.serial("no-such-port", 9600, Link.Sends.MESSAGES, null))
         .isInstanceOf(IOException.class)
         .hasMessageContaining("no-such-port");
   }

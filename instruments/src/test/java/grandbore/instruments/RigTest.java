@@ -128,7 +128,7 @@ class RigTest {
     assertThat(console.say("leak 8 %")).contains("8 %");
     assertThat(console.say("spring 45 mm")).contains("spring tester");
     assertThat(console.say("send burette")).isEqualTo("63.2 cc");
-    assertThat(console.say("dance")).contains("not understood").contains("turn 10");
+    assertThat(console.say("dance")).contains("not understood").contains("help lists");
     assertThat(console.say("send trumpet")).contains("say which");
     assertThat(console.say("turn fast")).startsWith("✕");
     assertThat(console.say("fault dial rust")).contains("which fault");

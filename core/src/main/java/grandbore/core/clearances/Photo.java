@@ -10,10 +10,16 @@ import grandbore.core.combination.InvalidInput;
  * @param caption what it shows
  */
 public record Photo(String file, String sha256, String caption) implements Note {
+  /** No folder, drive, hidden file or sign that a file's name can't hold everywhere. */
+  private static final String NAME = "[^./\\\\:*?\"<>|\\p{Cntrl}][^/\\\\:*?\"<>|\\p{Cntrl}]{0,119}";
+
   public Photo {
-    if (file == null || file.isBlank() || file.contains("/") || file.contains("\\")) {
+    if (file == null || !file.matches(NAME)) {
       throw new InvalidInput(
-          "Picture", String.valueOf(file), "a file's name without a folder", "it lies by the book");
+          "Picture",
+          String.valueOf(file),
+          "a file's name without a folder, up to 120 signs",
+          "it lies by the book");
     }
     if (sha256 == null || !sha256.matches("[0-9a-f]{64}") || caption == null) {
       throw new InvalidInput(

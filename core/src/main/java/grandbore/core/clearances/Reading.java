@@ -1,5 +1,6 @@
 package grandbore.core.clearances;
 
+import grandbore.core.combination.Bounds;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.units.UnitSystem;
 import java.time.Instant;
@@ -57,7 +58,7 @@ public record Reading(
       throw new InvalidInput(
           measurement.label() + " place", String.valueOf(place), "1 to 13", "it is a number");
     }
-    if (!(value >= measurement.least() && value <= measurement.most())) {
+    if (!Bounds.hold(value, measurement.least(), measurement.most())) {
       var q = measurement.quantity();
       throw new InvalidInput(
           measurement.label() + " " + place,
@@ -83,6 +84,11 @@ public record Reading(
 
   public Reading numbered(long newId) {
     return new Reading(newId, measurement, place, side, value, taken, struck);
+  }
+
+  /** The same reading struck out, or not. */
+  public Reading struck(boolean is) {
+    return new Reading(id, measurement, place, side, value, taken, is);
   }
 
   /** Where it was read, in words. */

@@ -1,6 +1,8 @@
 package grandbore.core.clearances;
 
 import grandbore.core.combination.Provenance;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +38,29 @@ public final class Readings {
   /** As they were taken, struck ones too. */
   public List<Reading> all() {
     return all;
+  }
+
+  /** Of some readings those that are not among these, whatever their numbers in a book. */
+  public List<Reading> unknown(List<Reading> others) {
+    var known = all.stream().map(Readings::told).collect(Collectors.toSet());
+    return others.stream().filter(r -> known.add(told(r))).toList();
+  }
+
+  /** A reading as it is told from others: its value to ten digits, as tables keep more. */
+  private static List<Object> told(Reading r) {
+    double value = new BigDecimal(r.value()).round(new MathContext(10)).doubleValue();
+    var t = r.taken();
+    return List.of(
+        r.measurement(),
+        r.place(),
+        r.side(),
+        value,
+        t.by(),
+        t.instrument(),
+        t.typed(),
+        t.note(),
+        t.at(),
+        r.struck());
   }
 
   /** The mean of one side's readings. */

@@ -1,5 +1,6 @@
 package grandbore.core.clearances;
 
+import grandbore.core.combination.Bounds;
 import grandbore.core.combination.InvalidInput;
 import java.time.Instant;
 
@@ -38,7 +39,7 @@ public record Taken(
     if (!Double.isFinite(zeroBefore) || !Double.isFinite(zeroAfter)) {
       throw new InvalidInput("Zero of the instrument", "no number", "a number", "it is read");
     }
-    if (temperature != 0 && !(temperature >= 230 && temperature <= 450)) {
+    if (temperature != 0 && !Bounds.hold(temperature, 230, 450)) {
       throw new InvalidInput(
           "Temperature of the part",
           "%.0f K".formatted(temperature),

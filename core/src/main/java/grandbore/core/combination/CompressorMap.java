@@ -56,7 +56,7 @@ public record CompressorMap(Provenance provenance, List<Row> rows) {
 
   private static void within(
       int i, String name, double value, double least, double most, String unit) {
-    if (!(value >= least && value <= most)) {
+    if (!Bounds.hold(value, least, most)) {
       throw new InvalidInput(
           "Compressor map row %d %s".formatted(i + 1, name),
           "%.4g %s".formatted(value, unit).strip(),

@@ -32,7 +32,7 @@ public record FlowSheet(double depression, Provenance provenance, Fitting fittin
   }
 
   public FlowSheet {
-    if (!(depression >= 200 && depression <= 25_000)) {
+    if (!Bounds.hold(depression, 200, 25_000)) {
       throw new InvalidInput(
           "Flow sheet depression",
           Quantity.DEPRESSION.show(depression, UnitSystem.METRIC),
@@ -55,7 +55,7 @@ public record FlowSheet(double depression, Provenance provenance, Fitting fittin
     for (int i = 0; i < rows.size(); i++) {
       var row = rows.get(i);
       String name = "Flow sheet row " + (i + 1);
-      if (!(row.lift > last && row.lift <= 0.030)) {
+      if (!(row.lift > last && Bounds.hold(row.lift, 0, 0.030))) {
         throw new InvalidInput(
             name + " lift",
             Quantity.LENGTH.show(row.lift, UnitSystem.METRIC),
@@ -64,7 +64,7 @@ public record FlowSheet(double depression, Provenance provenance, Fitting fittin
                 + ", up to 30.00 mm (1.181 in)",
             "lifts rise from row to row");
       }
-      if (!(row.flow > 0 && row.flow <= 0.6)) {
+      if (!(row.flow > 0 && Bounds.hold(row.flow, 0, 0.6))) {
         throw new InvalidInput(
             name + " flow",
             Quantity.AIRFLOW.show(row.flow, UnitSystem.METRIC),

@@ -37,7 +37,7 @@ public record LiftTable(Provenance provenance, List<Row> rows) {
             "more than the row before",
             "angles rise from row to row");
       }
-      if (!(row.lift >= 0 && row.lift <= HIGHEST)) {
+      if (!Bounds.hold(row.lift, 0, HIGHEST)) {
         throw new InvalidInput(
             name + " lift",
             Quantity.LENGTH.show(row.lift, UnitSystem.METRIC),

@@ -24,9 +24,9 @@ public record Mixture(
     @Spec(
             label = "Spark advance",
             quantity = ANGLE,
-            min = 0,
+            min = -0.6982,
             max = 1.05,
-            why = "it is measured before top centre")
+            why = "it is measured before top centre, less than nothing after it")
         Given advance) {
   public Mixture {
     Specs.check(Mixture.class, "mixture", lambda, advance);

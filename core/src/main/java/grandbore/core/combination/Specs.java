@@ -123,8 +123,7 @@ public final class Specs {
           "the unit does not fit");
     }
     boolean unsaid = spec.optional() && given.si() == 0;
-    boolean inside = given.si() >= spec.min() - 1e-12 && given.si() <= spec.max() + 1e-12;
-    if (!unsaid && !inside) {
+    if (!unsaid && !Bounds.hold(given.si(), spec.min(), spec.max())) {
       throw InvalidInput.outside(field, spec, given.si());
     }
     if (!(given.spread() >= 0) || Double.isInfinite(given.spread())) {

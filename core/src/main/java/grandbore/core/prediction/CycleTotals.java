@@ -13,6 +13,10 @@ final class CycleTotals {
   double peakPressure;
   double peakAngle;
   double spark;
+
+  /** Whether a charge was lit in it. */
+  boolean lit;
+
   double halfBurned;
 
   /** Heat to the walls, J. */

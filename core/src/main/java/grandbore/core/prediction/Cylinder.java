@@ -181,12 +181,15 @@ final class Cylinder implements Reservoir {
   /** Moves the crank on by a step, after the step's flows are in. */
   void advance(double dt, double angle, double meanPistonSpeed) {
     double next = phase + angle;
+    // From the firing top centre, so that a spark after it is none before it.
+    double fromTop = phase > 2 * Math.PI ? phase - CYCLE : phase;
     if (closed
         && !burning.isLit()
         && !burning.isSpent()
-        && next >= CYCLE - sparkAdvance
-        && phase > Math.PI) {
-      light(meanPistonSpeed, next - (CYCLE - sparkAdvance) - angle);
+        && fromTop > -Math.PI
+        && fromTop < LATEST
+        && fromTop + angle >= -sparkAdvance) {
+      light(meanPistonSpeed, fromTop + sparkAdvance);
     }
     exchangeWithCrevice(dt);
     double q = heatLoss(meanPistonSpeed) * dt;
@@ -211,7 +214,7 @@ final class Cylinder implements Reservoir {
       burning.feel(pressure, burning.isLit() ? burning.unburnedTemperature() : temperature, dt);
       totals.knock = Math.max(totals.knock, burning.knock());
     }
-    if (burning.isLit() && (burning.isOver() || next > CYCLE + LATEST)) {
+    if (burning.isLit() && (burning.isOver() || fromTop < Math.PI && fromTop > LATEST)) {
       burning.end();
     }
     phase = next;
@@ -271,6 +274,7 @@ final class Cylinder implements Reservoir {
         mass + crevice.mass(),
         temperature);
     totals.spark = sparkAdvance;
+    totals.lit = true;
   }
 
   /** Pressure at a volume for the energy now; sets the temperatures. */

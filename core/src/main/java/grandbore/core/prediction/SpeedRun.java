@@ -3,6 +3,7 @@ package grandbore.core.prediction;
 import grandbore.core.friction.Friction;
 import grandbore.core.gas.Air;
 import grandbore.core.valvetrain.ValveMotion.Motion;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 
@@ -191,6 +192,11 @@ final class SpeedRun {
       }
     }
     boolean converged = settling.isDone();
+    var wrong = converged ? Soundness.wrong(network, parts) : Optional.<String>empty();
+    if (wrong.isPresent()) {
+      converged = false;
+      note = wrong.get() + (follow ? "" : "; the valves float");
+    }
     if (converged) {
       starts.keep(rpm, new Starts.Start(network, spark.spark()));
       kept = true;

@@ -14,6 +14,9 @@ public final class Entry {
               + "|(?<number>\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*(?<unit>[^\\d\\s]\\S*?)?\\s*"
               + "(?<over>over|under)?");
 
+  /** Nobody writes a number with more signs. */
+  private static final int LONGEST = 60;
+
   private Entry() {}
 
   /** Reads a number or a stack of them, such as feeler leaves: {@code .012+.008}. */
@@ -32,7 +35,7 @@ public final class Entry {
   public static double parse(String text, Quantity quantity, UnitSystem system, double current) {
     String written = text.strip();
     var m = FORM.matcher(written);
-    if (written.isEmpty() || !m.matches()) {
+    if (written.isEmpty() || written.length() > LONGEST || !m.matches()) {
       throw unreadable(text, quantity, system);
     }
     double value;
@@ -83,7 +86,11 @@ public final class Entry {
         String.format(
             Locale.ROOT,
             "“%s” can't be read as a number%s",
-            text.strip(),
+            shortened(text.strip()),
             q.unit(system).symbol().isEmpty() ? "" : " in " + q.unit(system).symbol()));
+  }
+
+  private static String shortened(String text) {
+    return text.length() > LONGEST ? text.substring(0, LONGEST) + "…" : text;
   }
 }

@@ -51,7 +51,7 @@ final class AssemblyView extends VBox {
 
   /** The note by which something is signed for, where it is. */
   static Optional<Kept> signed(Session session, Tick tick) {
-    return session.notesProperty().get().stream()
+    return session.bench().notes().stream()
         .filter(k -> !k.struck() && k.note().equals(tick))
         .findFirst();
   }

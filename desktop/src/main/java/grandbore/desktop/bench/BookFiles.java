@@ -1,17 +1,21 @@
 package grandbore.desktop.bench;
 
-import grandbore.book.BookException;
+import grandbore.book.Backups;
 import grandbore.book.ReadingsCsv;
+import grandbore.book.TextFile;
 import grandbore.core.clearances.Reading;
 import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.session.Books;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -39,13 +43,15 @@ public final class BookFiles extends VBox {
     var back = Page.button("Back up now", "book-backup");
     back.setOnAction(
         e -> {
-          try {
-            session.book().backUp();
-            says.setText("● A backup was made.");
-          } catch (BookException x) {
-            says.setText("✕ " + x.getMessage());
-          }
-          backups();
+          var _ =
+              session
+                  .books()
+                  .backUp()
+                  .whenComplete(
+                      (made, x) -> {
+                        says.setText(x == null ? "● A backup was made." : "✕ " + Books.words(x));
+                        backups();
+                      });
         });
     var out = Page.button("Export readings", "readings-export");
     out.setOnAction(e -> CsvFile.save(this, "Readings (CSV)", "readings.csv", this::export));
@@ -60,8 +66,9 @@ public final class BookFiles extends VBox {
             Page.part("Backups"),
             backups,
             Page.hint(
-                "One a day is made by itself; kept are the newest of each of seven days, five weeks"
-                    + " and twelve months. Restoring keeps the book as it is now beside it."),
+                "One a day is made by itself and checked; kept are the newest of each of seven"
+                    + " days, five weeks and twelve months, and ten made by hand, pictures with"
+                    + " them. Restoring keeps the book as it is now beside it."),
             Page.part("Readings as they were taken"),
             log);
     WhenSeen.refresh(this, this::refresh, session.readingsProperty());
@@ -79,15 +86,32 @@ public final class BookFiles extends VBox {
 
   /** Takes a table's readings into the book. */
   public void bring(Path file) {
-    try {
-      var read = ReadingsCsv.read(Files.readString(file, StandardCharsets.UTF_8));
-      read.forEach(session::read);
-      says.setText("● %d readings taken in.".formatted(read.size()));
-    } catch (IOException e) {
-      says.setText("✕ " + file.getFileName() + " could not be read: " + e.getMessage());
-    } catch (IllegalArgumentException e) {
-      says.setText("✕ " + e.getMessage());
-    }
+    var _ =
+        CompletableFuture.supplyAsync(() -> ReadingsCsv.read(TextFile.read(file)))
+            .thenComposeAsync(this::take, Platform::runLater)
+            .whenCompleteAsync(
+                (taken, e) ->
+                    says.setText(
+                        e == null
+                            ? "● %d readings are in the book%s."
+                                .formatted(
+                                    taken.fresh(),
+                                    taken.known() == 0
+                                        ? ""
+                                        : "; %d were there already".formatted(taken.known()))
+                            : "✕ " + Books.words(e)),
+                Platform::runLater);
+  }
+
+  /** How many readings of a table were new, and how many were there. */
+  private record Brought(int fresh, int known) {}
+
+  /** All of them or none; said to be in once they are stored. */
+  private CompletableFuture<Brought> take(List<Reading> table) {
+    var fresh = session.readings().unknown(table);
+    says.setText("%d readings are being stored".formatted(fresh.size()));
+    session.read(fresh);
+    return session.settled().thenApply(v -> new Brought(fresh.size(), table.size() - fresh.size()));
   }
 
   private void refresh() {
@@ -110,26 +134,44 @@ public final class BookFiles extends VBox {
   }
 
   private void backups() {
-    backups.getChildren().clear();
-    for (var b : session.book().backups().all()) {
-      var restore = Page.button("Restore", "restore-" + SHOWN.format(b.made()));
-      restore.setOnAction(
-          e -> {
-            try {
-              var aside = session.restore(b);
-              says.setText(
-                  "● The book is as it was on %s; as it was just now it lies in %s."
-                      .formatted(SHOWN.format(b.made()), aside.getFileName()));
-            } catch (BookException x) {
-              says.setText("✕ " + x.getMessage());
-            }
-          });
-      var row = new HBox(8, new Label(SHOWN.format(b.made()) + " UTC"), restore);
-      row.setAlignment(Pos.CENTER_LEFT);
-      backups.getChildren().add(row);
-    }
-    if (backups.getChildren().isEmpty()) {
-      backups.getChildren().add(Page.hint("None yet."));
-    }
+    var _ =
+        session
+            .books()
+            .backups()
+            .whenComplete(
+                (all, e) -> {
+                  backups.getChildren().clear();
+                  if (e != null || all.isEmpty()) {
+                    backups.getChildren().add(Page.hint(e == null ? "None yet." : Books.words(e)));
+                  } else {
+                    all.forEach(b -> backups.getChildren().add(row(b)));
+                  }
+                });
+  }
+
+  private HBox row(Backups.Backup b) {
+    var restore = Page.button("Restore", "restore-" + SHOWN.format(b.made()));
+    restore.setOnAction(
+        e -> {
+          var _ =
+              session
+                  .restore(b)
+                  .whenComplete(
+                      (aside, x) ->
+                          says.setText(
+                              x == null
+                                  ? "● The book is as it was on %s; as it was just now it lies in %s."
+                                      .formatted(SHOWN.format(b.made()), aside.getFileName())
+                                  : "✕ " + Books.words(x)));
+        });
+    String kind =
+        switch (b.kind()) {
+          case DAILY -> b.sealed() ? "" : ", not checked";
+          case BY_HAND -> ", by hand";
+          case DAMAGED -> ", of a damaged book";
+        };
+    var row = new HBox(8, new Label(SHOWN.format(b.made()) + " UTC" + kind), restore);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
   }
 }

@@ -99,7 +99,7 @@ final class FindingsView extends VBox {
 
   private void refresh() {
     rows.getChildren().clear();
-    for (var kept : session.notesProperty().get()) {
+    for (var kept : session.bench().notes()) {
       if (!kept.struck() && kept.note() instanceof Finding f) {
         var head =
             new Label(

@@ -1,6 +1,7 @@
 package grandbore.desktop.bench;
 
 import grandbore.core.build.Build;
+import grandbore.desktop.session.Books;
 import grandbore.instruments.Console;
 import grandbore.instruments.Kind;
 import grandbore.instruments.Link;
@@ -9,9 +10,14 @@ import grandbore.instruments.MockUp;
 import grandbore.instruments.Rig;
 import grandbore.instruments.RigServer;
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyLongProperty;
@@ -23,6 +29,10 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 final class Instruments {
   private static final int BAUD = 9600;
   private static final long SEED = 20_261_125L;
+  private static final int MOST_WAITING = 5000;
+
+  /** Longest that readings hold the window up at a time, ns. */
+  private static final long SHARE_OF_A_PULSE = 8_000_000L;
 
   private final Map<Kind, Message> latest = new EnumMap<>(Kind.class);
   private final ReadOnlyStringWrapper status = new ReadOnlyStringWrapper("no instrument");
@@ -65,16 +75,30 @@ final class Instruments {
   }
 
   /** A port's number for instruments on this machine, or a serial port's name. */
-  void connect(String where) {
+  void connect(String where, Link.Sends sends) {
     drop();
+    String name = where.strip();
+    status.set("connecting to " + name);
+    var hears = new Hears();
+    var _ =
+        CompletableFuture.supplyAsync(() -> open(name, sends, hears))
+            .whenCompleteAsync(
+                (opened, e) -> {
+                  link = opened;
+                  status.set(
+                      e == null ? "connected to " + name : "✕ " + name + ": " + Books.words(e));
+                },
+                Platform::runLater);
+  }
+
+  /** Doors open slowly at times: off the window's thread. */
+  private static Link open(String name, Link.Sends sends, Link.Listener hears) {
     try {
-      link =
-          where.strip().matches("\\d{2,5}")
-              ? Link.tcp(Integer.parseInt(where.strip()), new Hears())
-              : Link.serial(where.strip(), BAUD, new Hears());
-      status.set("connected to " + where.strip());
-    } catch (IOException | IllegalArgumentException e) {
-      status.set("✕ " + where.strip() + ": " + e.getMessage());
+      return name.matches("\\d{2,5}")
+          ? Link.tcp(Integer.parseInt(name), sends, hears)
+          : Link.serial(name, BAUD, sends, hears);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e.getMessage(), e);
     }
   }
 
@@ -85,7 +109,7 @@ final class Instruments {
       var rig = new Rig(new MockUp(build.combination()), SEED);
       server = new RigServer(rig, 0);
       console = new Console(rig, build.units());
-      link = Link.tcp(server.port(), new Hears());
+      link = Link.tcp(server.port(), Link.Sends.MESSAGES, new Hears());
       status.set("simulated instruments, port " + server.port());
     } catch (IOException e) {
       status.set("✕ the simulated instruments could not be started: " + e.getMessage());
@@ -115,15 +139,74 @@ final class Instruments {
     status.set("no instrument");
   }
 
+  /** What came in and was not shown yet: live lines by their newest, readings each of them. */
   private final class Hears implements Link.Listener {
+    private final Map<Kind, Message> live = new EnumMap<>(Kind.class);
+    private final Deque<Runnable> readings = new ArrayDeque<>();
+    private boolean asked;
+
     @Override
-    public void message(Message m) {
-      Platform.runLater(() -> heard(m));
+    public synchronized void message(Message m) {
+      if (m.word() == Message.Word.SENT) {
+        enter(() -> heard(m));
+      } else {
+        live.put(m.kind(), m);
+        soon();
+      }
     }
 
     @Override
-    public void text(String line) {
-      Platform.runLater(() -> takes.accept(line));
+    public synchronized void text(String line) {
+      enter(() -> takes.accept(line));
+    }
+
+    private void enter(Runnable reading) {
+      if (readings.size() == MOST_WAITING) {
+        tooMany();
+        return;
+      }
+      readings.add(reading);
+      soon();
+    }
+
+    /** One errand to the window's thread at a time, however much comes in. */
+    private void soon() {
+      if (!asked) {
+        asked = true;
+        Platform.runLater(this::show);
+      }
+    }
+
+    private synchronized Runnable next() {
+      return readings.poll();
+    }
+
+    private synchronized List<Message> newest() {
+      var all = List.copyOf(live.values());
+      live.clear();
+      return all;
+    }
+
+    private void show() {
+      newest().forEach(Instruments.this::heard);
+      long end = System.nanoTime() + SHARE_OF_A_PULSE;
+      Runnable reading = next();
+      while (reading != null) {
+        reading.run();
+        reading = System.nanoTime() < end ? next() : null;
+      }
+      synchronized (this) {
+        asked = false;
+        if (!readings.isEmpty() || !live.isEmpty()) {
+          soon();
+        }
+      }
+    }
+
+    @Override
+    public void tooMany() {
+      Platform.runLater(
+          () -> status.set("✕ more readings come in than anybody takes: some were left out"));
     }
 
     @Override

@@ -1,5 +1,6 @@
 package grandbore.desktop.bench;
 
+import grandbore.book.Pictures;
 import grandbore.core.clearances.Photo;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
@@ -64,9 +65,9 @@ public final class PictureRows extends VBox {
       String sum = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
       String name = file.getFileName().toString();
       String kept = sum.substring(0, 12) + name.substring(Math.max(0, name.lastIndexOf('.')));
-      Files.createDirectories(session.book().pictures());
+      Files.createDirectories(session.books().pictures());
       Files.copy(
-          file, session.book().pictures().resolve(kept), StandardCopyOption.REPLACE_EXISTING);
+          file, session.books().pictures().resolve(kept), StandardCopyOption.REPLACE_EXISTING);
       session.keep(
           new Photo(kept, sum, caption.getText().isBlank() ? name : caption.getText().strip()),
           by.getText().strip());
@@ -83,13 +84,14 @@ public final class PictureRows extends VBox {
       var words = new Label(photo.caption());
       words.getStyleClass().add("soft");
       words.setMaxWidth(WIDE);
-      var file = session.book().pictures().resolve(photo.file());
+      var file = session.books().pictures().resolve(photo.file());
       var box = new VBox(2, words);
-      if (Files.exists(file)) {
+      var wrong = Pictures.trouble(session.books().pictures(), photo);
+      if (wrong.isEmpty()) {
         var view = new ImageView(new Image(file.toUri().toString(), WIDE, 0, true, true, true));
         box.getChildren().addFirst(view);
       } else {
-        words.setText(photo.caption() + ": its file is missing");
+        words.setText(photo.caption() + ": " + wrong.get());
       }
       shown.getChildren().add(box);
     }

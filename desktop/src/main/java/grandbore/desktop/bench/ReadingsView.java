@@ -223,12 +223,21 @@ final class ReadingsView extends VBox {
       return;
     }
     double value = Entry.sum(typed, measurement.quantity(), session.build().units());
-    session.read(
-        new Reading(0, measurement, place, side, value, taken.now(typed, measurement), false));
+    var reading =
+        new Reading(0, measurement, place, side, value, taken.now(typed, measurement), false);
     var sides = measurement.sides().all();
     int at = sides.indexOf(side);
+    int wasPlace = nextPlace;
+    var wasSide = nextSide;
     nextSide = sides.get((at + 1) % sides.size());
     nextPlace = at + 1 < sides.size() ? place : place % session.ledger().places(measurement) + 1;
+    try {
+      session.read(reading);
+    } catch (IllegalArgumentException e) {
+      nextPlace = wasPlace;
+      nextSide = wasSide;
+      throw e;
+    }
   }
 
   private void doubts(Ledger ledger) {

@@ -7,12 +7,15 @@ import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.session.Session;
 import grandbore.instruments.Kind;
+import grandbore.instruments.Link;
 import grandbore.instruments.Message;
 import java.time.Instant;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -39,7 +42,14 @@ final class TakenBar extends VBox {
     fields.setAlignment(Pos.CENTER_LEFT);
     var port = Page.words("instrument-port", "port or serial", 8);
     var connect = Page.button("Connect", "instrument-connect");
-    connect.setOnAction(e -> instruments.connect(port.getText()));
+    var bare = new CheckBox("bare numbers");
+    bare.setId("instrument-bare");
+    bare.setTooltip(
+        new Tooltip("the device on that line sends bare numbers, such as 0.0235 or 12,5 mm"));
+    connect.setOnAction(
+        e ->
+            instruments.connect(
+                port.getText(), bare.isSelected() ? Link.Sends.BARE_NUMBERS : Link.Sends.MESSAGES));
     var simulate = Page.button("Simulated", "instrument-simulate");
     simulate.setOnAction(e -> instruments.simulate(session.build()));
     var take = Page.button("Take", "instrument-take");
@@ -50,7 +60,7 @@ final class TakenBar extends VBox {
     status.setId("instrument-status");
     status.getStyleClass().add("soft");
     status.textProperty().bind(instruments.statusProperty());
-    var line = new FlowPane(6, 4, port, connect, simulate, live, take, status);
+    var line = new FlowPane(6, 4, port, bare, connect, simulate, live, take, status);
     line.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(fields, line);
     instruments.beatsProperty().subscribe(b -> showLive());

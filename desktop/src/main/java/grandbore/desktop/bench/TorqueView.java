@@ -153,7 +153,7 @@ final class TorqueView extends VBox {
 
   private void refresh() {
     rows.getChildren().clear();
-    for (var kept : session.notesProperty().get()) {
+    for (var kept : session.bench().notes()) {
       if (!kept.struck() && kept.note() instanceof Fastener f) {
         rows.getChildren().add(row(kept, f));
       }

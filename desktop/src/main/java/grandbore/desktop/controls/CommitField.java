@@ -18,6 +18,7 @@ public final class CommitField extends TextField {
   private final Refusal refusal;
   private final String label;
   private String shown = "";
+  private boolean committing;
 
   /**
    * @param take keeps what was typed; throws {@link IllegalArgumentException} where it can't be
@@ -78,10 +79,15 @@ public final class CommitField extends TextField {
   }
 
   private void commit() {
+    if (committing) {
+      // What is taken may rebuild the page, and the field lose its focus meanwhile.
+      return;
+    }
     if (getText().equals(shown)) {
       accept();
       return;
     }
+    committing = true;
     try {
       take.accept(getText());
       accept();
@@ -90,6 +96,8 @@ public final class CommitField extends TextField {
       refuse(label + ": “" + getText() + "” can't be read as a number");
     } catch (IllegalArgumentException e) {
       refuse(e.getMessage());
+    } finally {
+      committing = false;
     }
   }
 

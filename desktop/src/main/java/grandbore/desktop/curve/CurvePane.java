@@ -46,6 +46,8 @@ public final class CurvePane extends VBox {
     HBox.setHgrow(space, Priority.ALWAYS);
     status.getStyleClass().add("soft");
     status.setId("curve-status");
+    status.setWrapText(true);
+    status.setMinHeight(Region.USE_PREF_SIZE);
     full.setId("full-run");
     full.setOnAction(e -> service.full());
     cancel.setId("cancel-run");
@@ -101,7 +103,7 @@ public final class CurvePane extends VBox {
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
     cancel.setManaged(cancel.isVisible());
-    full.setDisable(state.isRunning());
+    full.setDisable(state.isRunning() || session.bench().contradiction().isPresent());
     status.setText(status(state, build.combination(), session.overProperty().get()));
     read();
   }
@@ -110,6 +112,9 @@ public final class CurvePane extends VBox {
     String kind = kind(state, c);
     if (state.isRunning()) {
       return "computing %d of %d speeds, %s".formatted(state.done(), state.wanted(), kind);
+    }
+    if (!state.problem().isEmpty()) {
+      return "✕ " + state.problem();
     }
     if (state.curve() == null) {
       return "no curve yet";

@@ -20,6 +20,8 @@ import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Keeps the curve in step with the bench: each edit starts a live run and ends the one before.
@@ -27,6 +29,7 @@ import javafx.beans.value.ObservableValue;
  * stands.
  */
 public final class CurveService implements AutoCloseable {
+  private static final Logger LOG = LoggerFactory.getLogger(CurveService.class);
   private static final int LIVE_POINTS = 15;
   private static final int FULL_POINTS = 25;
 
@@ -58,8 +61,7 @@ public final class CurveService implements AutoCloseable {
 
   public CurveService(Session session) {
     this.session = session;
-    session.buildProperty().subscribe(b -> live());
-    session.readingsProperty().subscribe(r -> live());
+    session.benchProperty().subscribe(b -> live());
     session.overProperty().subscribe(o -> over());
     session.buildProperty().subscribe(b -> over());
   }
@@ -112,11 +114,21 @@ public final class CurveService implements AutoCloseable {
                 });
           } catch (CancellationException e) {
             // Another build was laid over.
+          } catch (RuntimeException e) {
+            LOG.error("The curve of the build laid over could not be solved", e);
           }
         });
   }
 
   private void live() {
+    var contradiction = session.bench().contradiction();
+    if (contradiction.isPresent()) {
+      newest.incrementAndGet();
+      shown = null;
+      shownBuild = session.id();
+      state.set(CurveState.withheld("withheld: " + contradiction.get()));
+      return;
+    }
     // What is only on paper does not move the curve.
     var engine = session.engine().solved();
     var speeds = session.build().speeds().points(LIVE_POINTS);
@@ -163,7 +175,8 @@ public final class CurveService implements AutoCloseable {
             fidelity,
             0,
             sketches ? 2 * speeds.size() : speeds.size(),
-            last.milliseconds()));
+            last.milliseconds(),
+            ""));
     runner.execute(
         () -> {
           try {
@@ -183,6 +196,23 @@ public final class CurveService implements AutoCloseable {
             stand(run, curve, ghost, asked);
           } catch (CancellationException e) {
             // A newer edit took this run's place.
+          } catch (RuntimeException e) {
+            failed(run, e);
+          }
+        });
+  }
+
+  private void failed(long run, RuntimeException e) {
+    LOG.error("A curve could not be solved", e);
+    Platform.runLater(
+        () -> {
+          if (newest.get() == run) {
+            state.set(
+                state
+                    .get()
+                    .failed(
+                        "could not be solved (%s): take the last change back, or change an input"
+                            .formatted(e.getMessage())));
           }
         });
   }
@@ -204,7 +234,14 @@ public final class CurveService implements AutoCloseable {
       sketched = quick;
       state.set(
           new CurveState(
-              s.curve(), s.ghost(), beside, s.fidelity(), s.done(), s.wanted(), s.milliseconds()));
+              s.curve(),
+              s.ghost(),
+              beside,
+              s.fidelity(),
+              s.done(),
+              s.wanted(),
+              s.milliseconds(),
+              ""));
     }
   }
 
@@ -213,7 +250,7 @@ public final class CurveService implements AutoCloseable {
     Platform.runLater(
         () -> {
           if (newest.get() == run) {
-            state.set(new CurveState(curve, ghost, null, curve.fidelity(), 0, 0, took));
+            state.set(new CurveState(curve, ghost, null, curve.fidelity(), 0, 0, took, ""));
           }
         });
   }

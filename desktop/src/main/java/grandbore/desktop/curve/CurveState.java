@@ -14,6 +14,7 @@ import java.util.List;
  * @param done points of the run that stand
  * @param wanted points of the run, 0 where none goes on
  * @param milliseconds the last whole run took
+ * @param problem why there is no newer curve, empty where nothing is wrong
  */
 public record CurveState(
     Curve curve,
@@ -22,8 +23,14 @@ public record CurveState(
     Fidelity fidelity,
     int done,
     int wanted,
-    long milliseconds) {
-  static final CurveState EMPTY = new CurveState(null, null, null, Fidelity.LIVE, 0, 0, 0);
+    long milliseconds,
+    String problem) {
+  static final CurveState EMPTY = new CurveState(null, null, null, Fidelity.LIVE, 0, 0, 0, "");
+
+  /** The curve is withheld, and why: what stood before is of another engine. */
+  static CurveState withheld(String why) {
+    return new CurveState(null, null, null, Fidelity.LIVE, 0, 0, 0, why);
+  }
 
   /**
    * A curve that one cylinder made where more have to be solved: it stands until theirs does.
@@ -49,12 +56,17 @@ public record CurveState(
 
   /** As many points of the run stand. */
   CurveState done(int points) {
-    return new CurveState(curve, ghost, sketch, fidelity, points, wanted, milliseconds);
+    return new CurveState(curve, ghost, sketch, fidelity, points, wanted, milliseconds, problem);
   }
 
   /** Nothing runs. */
   CurveState stopped() {
-    return new CurveState(curve, ghost, null, fidelity, 0, 0, milliseconds);
+    return new CurveState(curve, ghost, null, fidelity, 0, 0, milliseconds, problem);
+  }
+
+  /** The run broke off; what stood before stays, with the reason beside it. */
+  CurveState failed(String why) {
+    return new CurveState(curve, ghost, null, fidelity, 0, 0, milliseconds, why);
   }
 
   public boolean isRunning() {

@@ -17,6 +17,7 @@ public final class Asking {
 
   private final Node view;
   private final PauseTransition rest = new PauseTransition(REST);
+  private boolean waits;
   private List<Object> asked = List.of();
 
   /**
@@ -31,12 +32,20 @@ public final class Asking {
           if (!isSeen()) {
             return;
           }
-          if (curves.stateProperty().get().isRunning()) {
-            soon();
-          } else {
+          waits = curves.stateProperty().get().isRunning();
+          if (!waits) {
             ask.run();
           }
         });
+    curves
+        .stateProperty()
+        .subscribe(
+            s -> {
+              if (waits && !s.isRunning()) {
+                waits = false;
+                soon();
+              }
+            });
     view.sceneProperty().subscribe(s -> soon());
     view.parentProperty().subscribe(s -> soon());
   }

@@ -20,9 +20,13 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.application.Platform;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** Runs what a view asks for, one thing at a time; a newer wish ends the older. */
 public final class ResultService {
+  private static final Logger LOG = LoggerFactory.getLogger(ResultService.class);
+
   /** What a slow engine does. */
   public record Slow(List<Double> compression, Optional<SlowRunning.Idle> idle) {}
 
@@ -122,6 +126,7 @@ public final class ResultService {
           } catch (CancellationException e) {
             // A newer wish took this one's place.
           } catch (RuntimeException e) {
+            LOG.error("A run could not be finished", e);
             Platform.runLater(() -> failed.accept(String.valueOf(e.getMessage())));
           }
         });

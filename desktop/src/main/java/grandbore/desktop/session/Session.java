@@ -1,7 +1,11 @@
 package grandbore.desktop.session;
 
 import grandbore.book.Backups;
-import grandbore.book.BookException;
+import grandbore.book.BuildDocument;
+import grandbore.book.BuildJson;
+import grandbore.book.Entry;
+import grandbore.book.Journal;
+import grandbore.book.Opened;
 import grandbore.book.ShopBook;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Kept;
@@ -9,73 +13,66 @@ import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Note;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
-import grandbore.core.clearances.Rule;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.working.Figure;
-import grandbore.core.working.Figures;
+import grandbore.desktop.session.History.Step;
+import grandbore.desktop.session.History.Version;
 import java.nio.file.Path;
 import java.time.Instant;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.function.BiConsumer;
-import java.util.function.Consumer;
-import java.util.function.Function;
-import java.util.function.LongUnaryOperator;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.value.ObservableValue;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
- * What is on the bench now: one build of the book, its readings, and the way back. The window's
- * state changes at once; the book is written by a thread of its own, in order.
+ * What is on the bench now, and the way back. The state is one immutable {@link Bench} that changes
+ * once per edit, on the window's thread and at once; the book is a journal of it, written behind it
+ * in order and read on a thread of its own.
  */
 public final class Session implements AutoCloseable {
-  /** One thing that can be taken back. */
-  private sealed interface Step {
-    record Edit() implements Step {}
-
-    record Row(Shelf<?> shelf, long id, boolean struck) implements Step {}
-  }
-
-  /** Rows of the book that are only added and struck out: how they are struck, read and shown. */
-  private record Shelf<T>(
-      BiConsumer<Long, Boolean> strike, Function<Long, T> load, Consumer<T> show) {}
+  private static final Logger LOG = LoggerFactory.getLogger(Session.class);
 
   private final ShopBook book;
-  private final ExecutorService writer =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("book-writer").factory());
-  private final ReadOnlyObjectWrapper<Build> build = new ReadOnlyObjectWrapper<>();
-  private final ReadOnlyObjectWrapper<Readings> readings =
-      new ReadOnlyObjectWrapper<>(new Readings(List.of()));
-  private final ReadOnlyObjectWrapper<List<Kept>> notes = new ReadOnlyObjectWrapper<>(List.of());
+  private final Journal journal;
+  private final Books books;
+  private final ReadOnlyObjectWrapper<Bench> bench = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
-  private final Deque<Step> done = new ArrayDeque<>();
-  private final Deque<Step> undone = new ArrayDeque<>();
   private final ReadOnlyObjectWrapper<Over> over = new ReadOnlyObjectWrapper<>();
-  private final Shelf<Readings> readingShelf;
-  private final Shelf<List<Kept>> noteShelf;
-  private Ledger ledger;
-  private BuiltEngine engine;
-  private List<Figure> figures;
-  private long id;
+  private History history;
+  private long opening;
 
-  public Session(ShopBook book, long id) {
+  public Session(ShopBook book, Beginning beginning) {
     this.book = book;
-    readingShelf = new Shelf<>(book::strike, book::readings, this::show);
-    noteShelf = new Shelf<>(book::strikeNote, book::notes, this::show);
-    open(id);
+    journal = new Journal(book::write, t -> Platform.runLater(() -> trouble(t)));
+    books = new Books(book, journal);
+    books.listed(beginning.builds());
+    put(beginning.opened());
+  }
+
+  private void trouble(Journal.Trouble t) {
+    trouble.set(
+        t.is() ? "%s (%d not stored yet; it is tried again)".formatted(t.why(), t.waiting()) : "");
+  }
+
+  /** The state of the bench; it changes once per edit. */
+  public ReadOnlyObjectProperty<Bench> benchProperty() {
+    return bench.getReadOnlyProperty();
+  }
+
+  public Bench bench() {
+    return bench.get();
   }
 
   /** Another build laid over the one on the bench, its measured values in place. */
@@ -90,98 +87,141 @@ public final class Session implements AutoCloseable {
    * Lays another build of the book over this one; one that the book does not have takes it away.
    */
   public void layOver(long other) {
-    boolean known = book.builds().stream().anyMatch(b -> b.id() == other);
-    if (!known || other == id) {
+    if (other == id() || books.builds().stream().noneMatch(b -> b.id() == other)) {
       over.set(null);
       return;
     }
-    var laid = book.state(other).build();
-    over.set(new Over(other, laid, laid.asMeasured(book.readings(other))));
+    long from = id();
+    var _ =
+        books
+            .open(other)
+            .whenComplete(
+                (laid, e) -> {
+                  if (e != null) {
+                    refuse(Books.words(e));
+                  } else if (id() == from) {
+                    var as = Bench.of(laid);
+                    over.set(new Over(other, laid.build(), as.engine()));
+                  }
+                });
   }
 
-  /** Puts another build of the book on the bench. */
-  public void open(long newId) {
-    id = newId;
-    if (over.get() != null && over.get().id() == newId) {
+  /**
+   * Puts another build of the book on the bench, once all that was entered is stored. One that
+   * can't be opened leaves the bench as it is, says why, and is marked in the list.
+   */
+  public CompletableFuture<Void> open(long newId) {
+    if (!trouble.get().isEmpty()) {
+      refuse("Another build can be opened once all that was entered is stored");
+      return CompletableFuture.completedFuture(null);
+    }
+    long wish = ++opening;
+    return books
+        .open(newId)
+        .handle(
+            (opened, e) -> {
+              if (e != null) {
+                var _ = books.unreadable(newId, Books.words(e)).thenAccept(this::refuse);
+              } else if (wish == opening) {
+                put(opened);
+              }
+              return null;
+            });
+  }
+
+  private void put(Opened opened) {
+    if (over.get() != null && over.get().id() == opened.id()) {
       over.set(null);
     }
-    done.clear();
-    undone.clear();
-    var kept = book.readings(id);
-    var opened = book.state(id).build();
-    show(book.notes(id));
-    engine = opened.asMeasured(kept);
-    forget();
-    readings.set(kept);
-    forget();
-    build.set(opened);
+    history = History.of(opened);
+    refusal.set("");
+    bench.set(Bench.of(opened));
   }
 
-  /** What was worked out of an earlier state is worked out again when it is asked for. */
-  private void forget() {
-    figures = null;
-    ledger = null;
+  /**
+   * Begins a build with all that hangs on it, and puts it on the bench once it is stored.
+   *
+   * @throws IllegalArgumentException where the document makes an impossible engine: nothing is
+   *     stored
+   */
+  public CompletableFuture<Void> begin(BuildDocument document) {
+    document.engine();
+    long begun = book.nextBuild();
+    journal.add(new Entry.Begin(begun, document, Instant.now()));
+    return open(begun).thenCompose(v -> books.refresh());
   }
 
-  public List<ShopBook.Entry> builds() {
-    return book.builds();
+  /** Keeps what was predicted of the build on the bench, for the list. */
+  public void predicted(double power, double speed) {
+    journal.add(new Entry.Predicted(id(), power, speed));
   }
 
   public long id() {
-    return id;
+    return bench().id();
   }
 
   public Build build() {
-    return build.get();
+    return bench().build();
   }
 
-  public ReadOnlyObjectProperty<Build> buildProperty() {
-    return build.getReadOnlyProperty();
+  public ObservableValue<Build> buildProperty() {
+    return bench.map(Bench::build);
   }
 
   public Readings readings() {
-    return readings.get();
+    return bench().readings();
   }
 
-  public ReadOnlyObjectProperty<Readings> readingsProperty() {
-    return readings.getReadOnlyProperty();
+  public ObservableValue<Readings> readingsProperty() {
+    return bench.map(Bench::readings);
   }
 
   /** What is kept beside the readings, the shop's own rules with it, struck ones too. */
-  public ReadOnlyObjectProperty<List<Kept>> notesProperty() {
-    return notes.getReadOnlyProperty();
+  public ObservableValue<List<Kept>> notesProperty() {
+    return bench.map(Bench::notes);
   }
 
   /** The notes of one kind that stand, the oldest first. */
   public <T extends Note> List<T> notes(Class<T> kind) {
-    return notes.get().stream()
-        .filter(k -> !k.struck() && kind.isInstance(k.note()))
-        .map(k -> kind.cast(k.note()))
-        .toList();
+    return bench().notes(kind);
   }
 
-  /** What the readings come to on the build as it is specified; made once for each state of it. */
+  /** What the readings come to on the build as it is specified. */
   public Ledger ledger() {
-    if (ledger == null) {
-      ledger =
-          new Ledger(build().combination(), build().application(), readings(), notes(Rule.class));
-    }
-    return ledger;
+    return bench().ledger();
   }
 
-  /** The book itself: its backups and the folder of its pictures. */
-  public ShopBook book() {
-    return book;
+  /** The figures of the build on the bench, each with its working. */
+  public List<Figure> figures() {
+    return bench().figures();
   }
 
-  /** Puts a backup in the book's place and opens it; returns where the book as it was lies now. */
-  public Path restore(Backups.Backup backup) {
-    settled().join();
-    var aside = book.restore(backup);
-    var all = book.builds();
-    long next = all.stream().anyMatch(b -> b.id() == id) ? id : all.getFirst().id();
-    open(next);
-    return aside;
+  /** One of them by its name, where this build has it. */
+  public Optional<Figure> figure(String name) {
+    return figures().stream().filter(f -> f.name().equals(name)).findFirst();
+  }
+
+  /** The engine with the measured values in place. */
+  public BuiltEngine engine() {
+    return bench().engine();
+  }
+
+  /** The book: its list of builds, backups and pictures. */
+  public Books books() {
+    return books;
+  }
+
+  /** Puts a backup in the book's place and opens it; gives where the book as it was lies now. */
+  public CompletableFuture<Path> restore(Backups.Backup backup) {
+    return books
+        .restore(backup, id())
+        .thenApply(
+            r -> {
+              opening++;
+              books.listed(r.beginning().builds());
+              put(r.beginning().opened());
+              return r.aside();
+            });
   }
 
   /** Why the book could not be written, empty where all is kept. */
@@ -199,40 +239,32 @@ public final class Session implements AutoCloseable {
     refusal.set(why);
   }
 
-  /**
-   * The figures of the build on the bench, each with its working; made once for each state of it.
-   */
-  public List<Figure> figures() {
-    if (figures == null) {
-      figures = Figures.of(build(), readings());
+  /** A change of the bench, the step that takes it back, and what is written. */
+  private void apply(Bench now, Step step, Entry entry) {
+    refusal.set("");
+    journal.add(entry);
+    if (step != null) {
+      history.did(step);
     }
-    return figures;
-  }
-
-  /** One of them by its name, where this build has it. */
-  public Optional<Figure> figure(String name) {
-    return figures().stream().filter(f -> f.name().equals(name)).findFirst();
-  }
-
-  /** The engine with the measured values in place. */
-  public BuiltEngine engine() {
-    return engine;
+    bench.set(now);
   }
 
   /** Changes the build and keeps the change; throws where the result can't be. */
   public void edit(String what, UnaryOperator<Build> change) {
-    var now = change.apply(build());
-    if (now.equals(build())) {
+    var was = bench();
+    var now = change.apply(was.build());
+    if (now.equals(was.build())) {
       return;
     }
-    engine = now.asMeasured(readings());
-    refusal.set("");
-    forget();
-    build.set(now);
-    done.push(new Step.Edit());
-    undone.clear();
-    long on = id;
-    write(() -> book.save(on, now, what));
+    if (was.contradiction().isEmpty()) {
+      now.asMeasured(was.readings());
+    }
+    long revision = book.nextRevision();
+    apply(
+        was.with(now, revision),
+        new Step.Revised(
+            what, new Version(was.revision(), was::build), new Version(revision, () -> now)),
+        new Entry.Revise(was.id(), revision, was.revision(), what, now, Instant.now()));
   }
 
   /** Changes one input. */
@@ -240,147 +272,131 @@ public final class Session implements AutoCloseable {
     edit(field.spec().label(), b -> b.with(field.with(b.combination(), value)));
   }
 
-  /** Keeps a reading. */
+  /** Keeps a reading; throws where it makes an impossible engine. */
   public void read(Reading reading) {
-    var with = new ArrayList<>(readings().all());
-    with.add(reading);
-    build().asMeasured(new Readings(with));
-    // One that comes in struck is a matter of record, and nothing to take back.
-    add(
-        readingShelf,
-        !reading.struck(),
-        on -> {
-          long kept = book.addReading(on, reading).id();
-          if (reading.struck()) {
-            book.strike(kept, true);
-          }
-          return kept;
-        });
+    read(List.of(reading));
+  }
+
+  /** Keeps readings, all or none; throws where they make an impossible engine together. */
+  public void read(List<Reading> readings) {
+    if (readings.isEmpty()) {
+      return;
+    }
+    var was = bench();
+    var all = new ArrayList<>(was.readings().all());
+    all.addAll(readings);
+    if (was.contradiction().isEmpty()) {
+      was.build().asMeasured(new Readings(all));
+    }
+    var kept = readings.stream().map(book::numbered).toList();
+    all = new ArrayList<>(was.readings().all());
+    all.addAll(kept);
+    // Those that come in struck are a matter of record, and nothing to take back.
+    var standing = kept.stream().filter(r -> !r.struck()).map(Reading::id).toList();
+    apply(
+        was.with(new Readings(all)),
+        standing.isEmpty()
+            ? null
+            : new Step.Rows(
+                standing.size() == 1 ? "a reading" : standing.size() + " readings",
+                false,
+                standing,
+                false),
+        new Entry.Take(was.id(), kept));
   }
 
   /** Strikes a reading out, or takes that back. */
   public void strike(long reading, boolean struck) {
-    strike(readingShelf, reading, struck);
+    var move = History.struck(bench(), false, List.of(reading), struck);
+    apply(
+        move.to(),
+        new Step.Rows("striking out a reading", false, List.of(reading), struck),
+        move.entry());
   }
 
   /** Keeps a note. */
   public void keep(Note note, String by) {
-    add(noteShelf, true, on -> book.addNote(on, new Kept(0, note, by, Instant.now(), false)));
+    var kept = book.numbered(new Kept(0, note, by, Instant.now(), false));
+    var all = new ArrayList<>(bench().notes());
+    all.add(kept);
+    apply(
+        bench().with(all),
+        new Step.Rows("a note", true, List.of(kept.id()), false),
+        new Entry.Note(id(), kept));
   }
 
   /** Strikes a note out, or takes that back. */
   public void strikeNote(long note, boolean struck) {
-    strike(noteShelf, note, struck);
-  }
-
-  private <T> void add(Shelf<T> shelf, boolean undoable, LongUnaryOperator insert) {
-    long on = id;
-    write(
-        () -> {
-          long kept = insert.applyAsLong(on);
-          var all = shelf.load().apply(on);
-          Platform.runLater(
-              () -> {
-                if (on == id) {
-                  if (undoable) {
-                    done.push(new Step.Row(shelf, kept, false));
-                    undone.clear();
-                  }
-                  shelf.show().accept(all);
-                }
-              });
-        });
-  }
-
-  private void strike(Shelf<?> shelf, long row, boolean struck) {
-    done.push(new Step.Row(shelf, row, struck));
-    undone.clear();
-    strikeNow(shelf, row, struck);
-  }
-
-  private <T> void strikeNow(Shelf<T> shelf, long row, boolean struck) {
-    long on = id;
-    write(
-        () -> {
-          shelf.strike().accept(row, struck);
-          var all = shelf.load().apply(on);
-          Platform.runLater(
-              () -> {
-                if (on == id) {
-                  shelf.show().accept(all);
-                }
-              });
-        });
-  }
-
-  private void show(List<Kept> all) {
-    forget();
-    notes.set(all);
-  }
-
-  private void show(Readings all) {
-    engine = build().asMeasured(all);
-    forget();
-    readings.set(all);
+    var move = History.struck(bench(), true, List.of(note), struck);
+    apply(
+        move.to(), new Step.Rows("striking out a note", true, List.of(note), struck), move.entry());
   }
 
   /** Takes the last step back. */
   public void undo() {
-    move(done, undone, true);
+    move(true);
   }
 
   /** Brings the last step taken back again. */
   public void redo() {
-    move(undone, done, false);
+    move(false);
   }
 
-  private void move(Deque<Step> from, Deque<Step> to, boolean back) {
-    var step = from.isEmpty() ? new Step.Edit() : from.pop();
-    switch (step) {
-      case Step.Row(Shelf<?> shelf, long row, boolean struck) -> {
-        to.push(step);
-        strikeNow(shelf, row, back != struck);
+  private void move(boolean back) {
+    try {
+      var move = history.move(bench(), back);
+      if (move != null) {
+        apply(move.to(), null, move.entry());
       }
-      case Step.Edit edit -> {
-        to.push(edit);
-        long on = id;
-        write(
-            () -> {
-              var state = back ? book.undo(on) : book.redo(on);
-              Platform.runLater(
-                  () -> {
-                    if (on == id) {
-                      engine = state.build().asMeasured(readings());
-                      forget();
-                      build.set(state.build());
-                    }
-                  });
-            });
-      }
+    } catch (IllegalArgumentException e) {
+      refuse(
+          "%s is not possible: %s"
+              .formatted(back ? "Undo" : "Redo", String.valueOf(e.getMessage())));
     }
-  }
-
-  private void write(Runnable work) {
-    writer.execute(
-        () -> {
-          try {
-            work.run();
-            Platform.runLater(() -> trouble.set(""));
-          } catch (BookException e) {
-            Platform.runLater(() -> trouble.set(e.getMessage()));
-          }
-        });
   }
 
   /** Done once all that was asked so far is in the book. */
   public CompletableFuture<Void> settled() {
-    return CompletableFuture.runAsync(() -> {}, writer);
+    return journal.settled();
   }
 
+  /** How many entries are not in the book yet. */
+  public int unstored() {
+    return journal.unstored().size();
+  }
+
+  /**
+   * The documents that hold what is not in the book yet: the build on the bench, and those that
+   * were just begun. Empty where all is stored.
+   */
+  public List<BuildDocument> rescue() {
+    var left = journal.unstored();
+    var all = new ArrayList<BuildDocument>();
+    if (left.stream().anyMatch(e -> e.build() == id())) {
+      all.add(bench().document());
+    }
+    for (var e : left) {
+      if (e instanceof Entry.Begin b && b.build() != id()) {
+        all.add(b.document());
+      }
+    }
+    return all;
+  }
+
+  /** Writes what could not be stored into files; gives where they lie. */
+  public List<Path> writeRescue() {
+    return RescueFiles.write(
+        book.path(), rescue().stream().map(BuildJson::write).toList(), Instant.now());
+  }
+
+  /** Ends once all is stored; what can't be goes into files, and that is logged. */
   @Override
   public void close() {
-    settled().join();
-    writer.shutdown();
+    journal.close();
+    if (unstored() > 0) {
+      LOG.error("{} changes are not in the book; they are kept in {}", unstored(), writeRescue());
+    }
+    books.close();
     book.close();
   }
 }

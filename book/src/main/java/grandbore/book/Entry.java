@@ -1,0 +1,53 @@
+package grandbore.book;
+
+import grandbore.core.build.Build;
+import grandbore.core.clearances.Kept;
+import grandbore.core.clearances.Reading;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * One thing that is written into the book, all of it or nothing. Rows carry their numbers, so that
+ * one that is written a second time, because nobody knew whether the first had worked, changes
+ * nothing.
+ */
+public sealed interface Entry {
+  /** The build that it is about. */
+  long build();
+
+  /** A build is begun, with all that hangs on it; numbers of its rows are given by the book. */
+  record Begin(long build, BuildDocument document, Instant at) implements Entry {}
+
+  /** A build is changed. */
+  record Revise(long build, long revision, long parent, String what, Build now, Instant at)
+      implements Entry {}
+
+  /** Another of a build's revisions stands: undo and redo. */
+  record Stand(long build, long revision) implements Entry {}
+
+  /** Readings were taken, together or not at all. */
+  record Take(long build, List<Reading> readings) implements Entry {
+    public Take {
+      readings = List.copyOf(readings);
+    }
+  }
+
+  /** Readings are struck out, or that is taken back. */
+  record Strike(long build, List<Long> readings, boolean struck, Instant at) implements Entry {
+    public Strike {
+      readings = List.copyOf(readings);
+    }
+  }
+
+  /** A note is kept. */
+  record Note(long build, Kept kept) implements Entry {}
+
+  /** A note is struck out, or that is taken back. */
+  record StrikeNote(long build, long note, boolean struck, Instant at) implements Entry {}
+
+  /** A build leaves the list, or comes back to it. */
+  record Shelve(long build, Summary.Place place, Instant at) implements Entry {}
+
+  /** What was predicted of a build, for the list. */
+  record Predicted(long build, double power, double speed) implements Entry {}
+}
