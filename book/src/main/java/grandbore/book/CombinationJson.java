@@ -44,17 +44,7 @@ final class CombinationJson {
 
   private static void put(ObjectNode node, String name, Object value, UnitSystem units) {
     switch (value) {
-      case Given g -> {
-        var unit = g.quantity().unit(units);
-        var inner = node.putObject(name);
-        ExactNumber.put(inner, unit, g.si());
-        inner
-            .put("provenance", word(g.provenance()))
-            .put("spread", ExactNumber.tidy(unit.differenceFromSi(g.spread())));
-        if (!g.typed().isEmpty()) {
-          inner.put("typed", g.typed());
-        }
-      }
+      case Given g -> node.set(name, given(g, units));
       case FlowSheet sheet -> putSheet(node.putObject(name), sheet, units);
       case Enum<?> e -> node.put(name, e.name());
       case Integer i -> node.put(name, i);
@@ -80,6 +70,19 @@ final class CombinationJson {
       }
       default -> throw new IllegalStateException(name);
     }
+  }
+
+  /** One input, in a build's units. */
+  static ObjectNode given(Given g, UnitSystem units) {
+    var unit = g.quantity().unit(units);
+    var node = JsonNodeFactory.instance.objectNode();
+    ExactNumber.put(node, unit, g.si());
+    node.put("provenance", word(g.provenance()))
+        .put("spread", ExactNumber.tidy(unit.differenceFromSi(g.spread())));
+    if (!g.typed().isEmpty()) {
+      node.put("typed", g.typed());
+    }
+    return node;
   }
 
   private static void putSheet(ObjectNode node, FlowSheet sheet, UnitSystem units) {
@@ -266,7 +269,8 @@ final class CombinationJson {
     throw new FormatException("at combination." + path + ": unknown word " + node.asText());
   }
 
-  private static Given given(Spec spec, JsonNode node, String path) {
+  /** One input as it was written. */
+  static Given given(Spec spec, JsonNode node, String path) {
     var unit = unit(node.get("unit").asText(), spec.quantity(), path);
     var from = provenance(node.get("provenance").asText());
     double si = ExactNumber.read(node, unit);

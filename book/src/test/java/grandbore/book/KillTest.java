@@ -6,115 +6,262 @@ import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.demo.DemoBuilds;
 import java.io.BufferedReader;
+import java.io.File;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.jar.JarOutputStream;
+import java.util.zip.ZipEntry;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
-/** A program killed while readings stream in loses none that it has acknowledged. */
+/** A program killed at any moment loses nothing that it has acknowledged, whatever it was at. */
 class KillTest {
   private static final int KILLS = 200;
 
-  @TempDir Path folder;
+  /** Books that are attacked at the same time. */
+  private static final int BOOKS = 4;
 
-  /** Opens a book, adds readings for ever, and prints the number of each once it is kept. */
-  public static final class Writer {
-    private Writer() {}
+  @TempDir Path folder;
+  private Path shared;
+  private String classPath;
+
+  /** Opens a book and works in it until it is killed, telling what is done once it is. */
+  public static final class Worker {
+    private Worker() {}
 
     public static void main(String[] arguments) {
       try (var book = ShopBook.open(Path.of(arguments[0]))) {
-        long build = Long.parseLong(arguments[1]);
-        int at = 0;
-        while (true) {
-          var kept =
-              book.addReading(
-                  build,
-                  new Reading(
-                      0,
-                      Measurement.CHAMBER,
-                      1 + at % 8,
-                      Reading.Side.NONE,
-                      50e-6 + 1e-9 * at,
-                      "",
-                      "burette",
-                      Instant.now(),
-                      false));
-          at++;
-          System.out.println(kept.id());
-          System.out.flush();
+        switch (arguments[1]) {
+          case "write" -> write(book);
+          case "back-up" -> {
+            while (true) {
+              book.backUp();
+              say(1);
+            }
+          }
+          default -> say(0);
         }
       }
+    }
+
+    private static void write(ShopBook book) {
+      for (int at = 0; ; at++) {
+        var kept =
+            book.addReading(
+                1,
+                new Reading(
+                    0,
+                    Measurement.CHAMBER,
+                    1 + at % 8,
+                    Reading.Side.NONE,
+                    50e-6 + 1e-9 * at,
+                    "",
+                    "burette",
+                    Instant.now(),
+                    false));
+        say(kept.id());
+      }
+    }
+
+    private static void say(long number) {
+      System.out.println(number);
+      System.out.flush();
+    }
+  }
+
+  /**
+   * The classes of a worker are kept in one file that all of them share: they start in half the
+   * time.
+   */
+  @BeforeEach
+  void share() throws Exception {
+    shared = folder.resolve("classes.jsa");
+    classPath = jars();
+    var book = folder.resolve("first.db");
+    begin(book);
+    var process = start(book, "open", Optional.of("-XX:ArchiveClassesAtExit=" + shared));
+    process.getInputStream().readAllBytes();
+    assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+  }
+
+  /** The class path with its folders packed: classes can only be shared out of jars. */
+  private String jars() throws IOException {
+    var all = new ArrayList<String>();
+    for (String part : System.getProperty("java.class.path").split(File.pathSeparator)) {
+      var from = Path.of(part);
+      if (!Files.isDirectory(from)) {
+        if (Files.exists(from) && !all.contains(part)) {
+          all.add(part);
+        }
+        continue;
+      }
+      var jar = folder.resolve("classes-" + all.size() + ".jar");
+      try (var out = new JarOutputStream(Files.newOutputStream(jar));
+          var files = Files.walk(from)) {
+        for (var file : files.filter(Files::isRegularFile).toList()) {
+          out.putNextEntry(
+              new ZipEntry(from.relativize(file).toString().replace(File.separatorChar, '/')));
+          Files.copy(file, out);
+          out.closeEntry();
+        }
+      }
+      all.add(jar.toString());
+    }
+    return String.join(File.pathSeparator, all);
+  }
+
+  private static void begin(Path file) {
+    try (var book = ShopBook.open(file)) {
+      book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
+    }
+  }
+
+  /** Several books at once, so that both processors have something to do. */
+  private static <T> List<T> together(List<Callable<T>> all) throws Exception {
+    try (var threads = Executors.newFixedThreadPool(BOOKS)) {
+      var done = new ArrayList<T>();
+      for (var f : threads.invokeAll(all)) {
+        done.add(f.get());
+      }
+      return done;
     }
   }
 
   @Test
   void everyAcknowledgedReadingIsThereAfterTwoHundredKills() throws Exception {
-    var file = folder.resolve("book.db");
-    long build;
-    try (var book = ShopBook.open(file)) {
-      build = book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
+    var all = new ArrayList<Callable<Integer>>();
+    for (int i = 0; i < BOOKS; i++) {
+      var file = folder.resolve("book-" + i + ".db");
+      var random = new Random(200 + i);
+      all.add(() -> killWriters(file, random, KILLS / BOOKS));
     }
-    var random = new Random(200);
+    assertThat(together(all).stream().mapToInt(n -> n).sum()).isGreaterThan(KILLS);
+  }
+
+  private int killWriters(Path file, Random random, int kills) throws Exception {
+    begin(file);
     var acknowledged = new HashSet<Long>();
-    int killed = 0;
-    while (killed < KILLS) {
-      var process = start(file, build);
-      var lines =
-          new BufferedReader(
-              new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+    for (int killed = 0; killed < kills; killed++) {
       // Some die while they open the book, most while a reading is being written.
-      int wanted = random.nextInt(20) == 0 ? 0 : 1 + random.nextInt(6);
-      for (int i = 0; i < wanted; i++) {
-        acknowledged.add(Long.parseLong(lines.readLine()));
-      }
-      if (random.nextBoolean()) {
-        Thread.sleep(0, random.nextInt(999_999));
-      }
-      process.toHandle().destroyForcibly();
-      String rest = lines.readLine();
-      while (rest != null) {
-        String next = lines.readLine();
-        // The last line may be half a one, which was not acknowledged.
-        if (next != null && !rest.isBlank()) {
-          acknowledged.add(Long.parseLong(rest));
-        }
-        rest = next;
-      }
-      assertThat(process.waitFor(10, TimeUnit.SECONDS)).isTrue();
-      killed++;
+      killed(
+          file, "write", random.nextInt(20) == 0 ? 0 : 1 + random.nextInt(6), random, acknowledged);
     }
     try (var book = ShopBook.open(file)) {
       var kept = new HashSet<Long>();
-      book.open(build).readings().all().forEach(r -> kept.add(r.id()));
-      assertThat(acknowledged).hasSizeGreaterThan(KILLS);
+      var opened = book.open(1);
+      opened.readings().all().forEach(r -> kept.add(r.id()));
       assertThat(kept).containsAll(acknowledged);
+      assertThat(opened.damages()).isEmpty();
+      assertThat(book.gaps()).isEmpty();
     }
     try (var sql = DriverManager.getConnection("jdbc:sqlite:" + file);
         var result = sql.createStatement().executeQuery("PRAGMA integrity_check")) {
       assertThat(result.getString(1)).isEqualTo("ok");
     }
+    return acknowledged.size();
   }
 
-  private static Process start(Path file, long build) throws IOException {
+  /** Killed while it copies the book aside: what bears a seal is whole, what is not does not. */
+  @Test
+  @Tag("study")
+  void aBackupThatIsBrokenOffIsNoBackup() throws Exception {
+    var file = folder.resolve("book.db");
+    begin(file);
+    var random = new Random(50);
+    for (int i = 0; i < 50; i++) {
+      killed(file, "back-up", random.nextInt(3), random, new HashSet<>());
+      var backups = new Backups(file);
+      for (var b : backups.all()) {
+        if (b.sealed()) {
+          backups.verify(b, Optional.empty());
+        }
+      }
+    }
+    assertThat(new Backups(file).all()).filteredOn(Backups.Backup::sealed).isNotEmpty();
+  }
+
+  /**
+   * Killed while a book of the version before is brought up: it is the old or the new one, whole.
+   */
+  @Test
+  @Tag("study")
+  void aMigrationThatIsBrokenOffIsDoneAgain() throws Exception {
+    var old = folder.resolve("old.db");
+    MigrationTest.older(old, 40, 6);
+    var random = new Random(51);
+    for (int i = 0; i < 50; i++) {
+      var file = folder.resolve("m-" + i + ".db");
+      Files.copy(old, file);
+      var process = start(file, "open", Optional.empty());
+      Thread.sleep(300 + random.nextInt(1500));
+      process.toHandle().destroyForcibly();
+      process.waitFor(10, TimeUnit.SECONDS);
+      try (var book = ShopBook.open(file)) {
+        assertThat(book.builds()).hasSize(40).allMatch(Summary::isSound);
+        assertThat(book.gaps()).isEmpty();
+        assertThat(book.open(7).readings().all()).hasSize(8);
+      }
+    }
+  }
+
+  private void killed(Path file, String what, int wanted, Random random, Set<Long> acknowledged)
+      throws Exception {
+    var process = start(file, what, Optional.empty());
+    var lines =
+        new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+    for (int i = 0; i < wanted; i++) {
+      acknowledged.add(Long.parseLong(lines.readLine()));
+    }
+    if (random.nextBoolean()) {
+      Thread.sleep(0, random.nextInt(999_999));
+    }
+    process.toHandle().destroyForcibly();
+    String rest = lines.readLine();
+    while (rest != null) {
+      String next = lines.readLine();
+      // The last line may be half a one, which was not acknowledged.
+      if (next != null && !rest.isBlank()) {
+        acknowledged.add(Long.parseLong(rest));
+      }
+      rest = next;
+    }
+    assertThat(process.waitFor(10, TimeUnit.SECONDS)).isTrue();
+  }
+
+  private Process start(Path file, String what, Optional<String> archive) throws IOException {
     var command = new ArrayList<String>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
-    command.addAll(List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xshare:auto"));
+    command.addAll(
+        List.of(
+            "-XX:TieredStopAtLevel=1",
+            "-XX:+UseSerialGC",
+            "-Xshare:auto",
+            "-Xmx256m",
+            "-Xlog:disable"));
+    command.add(archive.orElse("-XX:SharedArchiveFile=" + shared));
     command.add("--enable-native-access=ALL-UNNAMED");
     // Those that are killed leave the driver's library there.
-    command.add("-Dorg.sqlite.tmpdir=" + file.getParent());
-    command.addAll(List.of("-cp", System.getProperty("java.class.path")));
-    command.add(Writer.class.getName());
+    command.add("-Dorg.sqlite.tmpdir=" + folder);
+    command.addAll(List.of("-cp", classPath));
+    command.add(Worker.class.getName());
     command.add(file.toString());
-    command.add(String.valueOf(build));
+    command.add(what);
     return new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
   }
 }

@@ -211,7 +211,7 @@ final class GuidedView extends VBox {
 
   private CommitField field(Step step, int index) {
     var field = new CommitField("step " + step.key(), typed -> answer(step, index, typed), refusal);
-    field.setPrefColumnCount(6);
+    field.setColumns(6);
     if (answers.has(step.key())) {
       field.show(step.reads().number(answers.at(step.key()), session.build().units()));
     }

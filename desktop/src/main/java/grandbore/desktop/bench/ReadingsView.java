@@ -205,7 +205,7 @@ final class ReadingsView extends VBox {
             measurement.label() + " " + place + (side == Side.NONE ? "" : " " + side.name()),
             typed -> take(place, side, typed),
             refusal);
-    field.setPrefColumnCount(6);
+    field.setColumns(6);
     field.setPromptText("add");
     return field;
   }

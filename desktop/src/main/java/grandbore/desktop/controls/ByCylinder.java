@@ -77,7 +77,7 @@ public final class ByCylinder extends VBox {
       number.getStyleClass().add("unit");
       var field = new CommitField(label + " " + (i + 1), typed -> take(at, typed), refusal);
       field.setId("by-" + path.replace('.', '-') + "-" + (i + 1));
-      field.setPrefColumnCount(4);
+      field.setColumns(4);
       field.show(kind.quantity.number(values.get(i), units));
       var cell = new HBox(4, number, field);
       cell.setAlignment(Pos.CENTER_LEFT);

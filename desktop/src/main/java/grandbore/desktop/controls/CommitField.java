@@ -20,6 +20,11 @@ public final class CommitField extends TextField {
   private String shown = "";
   private boolean committing;
 
+  /** Room for the caret beside the text, px. */
+  private static final double CARET = 3;
+
+  private int columns = 6;
+
   /**
    * @param take keeps what was typed; throws {@link IllegalArgumentException} where it can't be
    * @param refusal where the reason is shown
@@ -30,7 +35,9 @@ public final class CommitField extends TextField {
     this.refusal = refusal;
     setAccessibleText(label);
     setId(label.toLowerCase(Locale.ROOT).replace(' ', '-') + "-text");
-    setPrefColumnCount(6);
+    setMinWidth(USE_PREF_SIZE);
+    textProperty().subscribe(t -> fit());
+    fit();
     refusal.setMaxWidth(250);
     accept();
     setOnAction(e -> commit());
@@ -68,6 +75,25 @@ public final class CommitField extends TextField {
                 action.run();
               }
             });
+  }
+
+  /** At least so many signs have room. */
+  public void setColumns(int least) {
+    columns = least;
+    fit();
+  }
+
+  /**
+   * As wide as its text: one that does not fit beside its caret, aligned to the right, is laid out
+   * again at every pulse of the window, for ever.
+   */
+  private void fit() {
+    setPrefColumnCount(Math.max(columns, getText() == null ? 0 : Math.min(getText().length(), 40)));
+  }
+
+  @Override
+  protected double computePrefWidth(double height) {
+    return Math.ceil(super.computePrefWidth(height)) + CARET;
   }
 
   /** Shows a value, unless something refused still stands there. */

@@ -24,7 +24,7 @@ public final class CountField extends VBox {
             },
             refusal);
     field.setId(path.replace('.', '-') + "-text");
-    field.setPrefColumnCount(3);
+    field.setColumns(3);
     field.setMaxWidth(64);
     getChildren().addAll(field, refusal);
     session.buildProperty().subscribe(b -> field.show(String.valueOf(b.combination().at(path))));

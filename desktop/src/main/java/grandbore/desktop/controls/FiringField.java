@@ -22,7 +22,7 @@ public final class FiringField extends VBox {
     var refusal = new Refusal();
     var field = new CommitField("Firing order", this::take, refusal);
     field.setId("firing-order");
-    field.setPrefColumnCount(12);
+    field.setColumns(12);
     getChildren().addAll(field, refusal);
     session.buildProperty().subscribe(b -> field.show(text()));
   }

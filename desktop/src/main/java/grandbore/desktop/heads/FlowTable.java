@@ -71,7 +71,7 @@ final class FlowTable extends VBox {
               put(s -> new FlowSheet(at, s.provenance(), s.fitting(), s.rows()));
             },
             refusal);
-    depression.setPrefColumnCount(4);
+    depression.setColumns(4);
     var bench = new HBox(6, new Label("flowed at"), depression, unit, paste);
     bench.setAlignment(Pos.CENTER_LEFT);
     unit.getStyleClass().add("unit");
@@ -185,7 +185,7 @@ final class FlowTable extends VBox {
                   });
             },
             refusal);
-    field.setPrefColumnCount(5);
+    field.setColumns(5);
     field.show(q.number(si, session.build().units()));
     return field;
   }
