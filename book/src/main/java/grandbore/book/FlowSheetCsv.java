@@ -6,14 +6,11 @@ import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 
 /** A flow sheet as a table: {@code lift_in,flow_cfm_at_28_inH2O} or in metric units. */
 public final class FlowSheetCsv {

@@ -1,13 +1,10 @@
 package grandbore.core.build;
 
 import grandbore.core.clearances.Ledger;
-import grandbore.core.clearances.Measurement;
-import grandbore.core.clearances.Reading.Side;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import java.util.function.DoubleUnaryOperator;
-import java.util.stream.Stream;
 
 /** Puts what was read into the combination, with its provenance. */
 final class MeasuredInputs {
@@ -27,30 +24,30 @@ final class MeasuredInputs {
 
   static Combination put(Ledger ledger) {
     var m = new MeasuredInputs(ledger);
-    m.mean("bottomEnd.bore", Measurement.BORE);
-    m.mean("bottomEnd.mainJournal", Measurement.MAIN_JOURNAL);
-    m.mean("bottomEnd.rodJournal", Measurement.ROD_JOURNAL);
-    m.mean("squeeze.chamberVolume", Measurement.CHAMBER);
+    m.mean("bottomEnd.bore");
+    m.mean("bottomEnd.mainJournal");
+    m.mean("bottomEnd.rodJournal");
+    m.mean("squeeze.chamberVolume");
     double above = m.c.bottomEnd().blockDeck().si() - m.c.bottomEnd().deckClearance();
-    m.mean("bottomEnd.blockDeck", d -> above + d, Measurement.DECK, Side.THRUST);
-    m.mean("valveTrain.intakeLash", l -> l, Measurement.LASH, Side.INTAKE);
-    m.mean("valveTrain.exhaustLash", l -> l, Measurement.LASH, Side.EXHAUST);
-    m.mean("valveTrain.springSeat", f -> f, Measurement.SEAT_FORCE, Side.INTAKE, Side.EXHAUST);
+    m.mean("bottomEnd.blockDeck", d -> above + d);
+    m.mean("valveTrain.intakeLash");
+    m.mean("valveTrain.exhaustLash");
+    m.mean("valveTrain.springSeat");
     double closes = Math.PI * m.c.bottomEnd().bore().si() * IRON * RING_HOTTER;
-    m.mean(
-        "losses.topGap", g -> Math.max(LEAST_GAP, g - closes), Measurement.TOP_RING_GAP, Side.NONE);
+    m.mean("losses.topGap", g -> Math.max(LEAST_GAP, g - closes));
     return m.c;
   }
 
-  private void mean(String path, Measurement m) {
-    mean(path, v -> v, m, Side.NONE);
+  private void mean(String path) {
+    mean(path, v -> v);
   }
 
   /** The mean over all places that have a value, as weak as the weakest of them. */
-  private void mean(String path, DoubleUnaryOperator becomes, Measurement m, Side... sides) {
+  private void mean(String path, DoubleUnaryOperator becomes) {
+    var by = MeasuredBy.of(path).orElseThrow();
     var values =
-        Stream.of(sides)
-            .flatMap(s -> ledger.over(m, s).stream())
+        by.sides().stream()
+            .flatMap(s -> ledger.over(by.measurement(), s).stream())
             .map(Ledger.Placed::value)
             .toList();
     if (values.isEmpty()) {

@@ -23,7 +23,7 @@ final class Cylinder implements Reservoir {
   /** Pressure is not told further ahead than this share of itself. */
   private static final double MOST_AHEAD = 0.1;
 
-  /** Crank angle after which no flame is looked for any more, rad after top centre. */
+  /** Crank angle after which no charge is lit any more, rad after top centre. */
   private static final double LATEST = 2.4;
 
   /**
@@ -53,6 +53,10 @@ final class Cylinder implements Reservoir {
   private double trend;
   private double midway;
   private boolean closed;
+
+  /** Whether the charge was closed in before its top centre: else there is none to light. */
+  private boolean compressed;
+
   private double sparkAdvance;
 
   // At intake closing.
@@ -105,6 +109,7 @@ final class Cylinder implements Reservoir {
     temperature = o.temperature;
     burned = o.burned;
     closed = o.closed;
+    compressed = o.compressed;
     sparkAdvance = o.sparkAdvance;
     burning.copyFrom(o.burning);
     crevice.copyFrom(o.crevice);
@@ -144,6 +149,7 @@ final class Cylinder implements Reservoir {
   /** Called when the last valve has shut, with the charge trapped. */
   void close() {
     closed = true;
+    compressed = phase > Math.PI;
     referencePressure = pressure;
     referenceTemperature = temperature;
     referenceVolume = volume;
@@ -184,6 +190,7 @@ final class Cylinder implements Reservoir {
     // From the firing top centre, so that a spark after it is none before it.
     double fromTop = phase > 2 * Math.PI ? phase - CYCLE : phase;
     if (closed
+        && compressed
         && !burning.isLit()
         && !burning.isSpent()
         && fromTop > -Math.PI
@@ -214,7 +221,7 @@ final class Cylinder implements Reservoir {
       burning.feel(pressure, burning.isLit() ? burning.unburnedTemperature() : temperature, dt);
       totals.knock = Math.max(totals.knock, burning.knock());
     }
-    if (burning.isLit() && (burning.isOver() || fromTop < Math.PI && fromTop > LATEST)) {
+    if (burning.isLit() && burning.isOver()) {
       burning.end();
     }
     phase = next;

@@ -199,7 +199,7 @@ class SolverTest extends EngineTest {
     var again =
         PREDICTOR.predictNext(
             BuiltEngine.asSpecified(EIGHT), speeds, Fidelity.LIVE, starts, p -> {}, () -> false);
-    assertThat(again.points()).allMatch(p -> p.cycles() <= 4);
+    assertThat(again.points()).extracting(CurvePoint::cycles).allMatch(c -> c <= 4);
   }
 
   /** A point that was stopped says so and is not taken for a settled one. */

@@ -1,5 +1,6 @@
 package grandbore.desktop.controls;
 
+import grandbore.core.build.MeasuredBy;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
@@ -8,6 +9,7 @@ import grandbore.core.units.Quantity;
 import grandbore.desktop.session.Session;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -22,6 +24,8 @@ public final class InputField extends VBox {
   private final ProvenanceMark mark = new ProvenanceMark();
   private final Label unit = new Label();
   private final CommitField text;
+  private final Label specified = new Label();
+  private final ReadingOrSpecification override;
 
   public InputField(Session session, String path) {
     this.session = session;
@@ -39,9 +43,24 @@ public final class InputField extends VBox {
     unit.getStyleClass().add("unit");
     var row = new HBox(4, mark, text, unit);
     row.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(row, refusal);
-    session.buildProperty().subscribe(b -> refresh());
-    session.readingsProperty().subscribe(r -> refresh());
+    override = new ReadingOrSpecification(session, field, id);
+    specified.setId(id + "-specified");
+    specified.getStyleClass().add("unit");
+    show(specified, false);
+    getChildren().addAll(row, specified, override, refusal);
+    session.benchProperty().subscribe(b -> refresh());
+  }
+
+  private static void show(Node node, boolean is) {
+    node.setVisible(is);
+    node.setManaged(is);
+  }
+
+  /** Whether readings have taken the place of what is specified. */
+  private boolean isRead() {
+    var given = field.get(session.build().combination());
+    return MeasuredBy.of(field.path()).isPresent()
+        && !given.equals(field.get(session.engine().combination()));
   }
 
   private Quantity quantity() {
@@ -55,6 +74,13 @@ public final class InputField extends VBox {
     text.show(unsaid ? "" : quantity().number(given.si(), build.units()));
     unit.setText(symbol(quantity(), build.units()));
     mark.show(given.provenance());
+    boolean read = isRead();
+    if (read) {
+      var said = field.get(build.combination());
+      specified.setText("read; specified " + quantity().number(said.si(), build.units()));
+    }
+    show(specified, read);
+    override.close();
     text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
   }
 
@@ -83,7 +109,12 @@ public final class InputField extends VBox {
       throw new IllegalArgumentException(field.spec().label() + ": " + e.getMessage(), e);
     }
     var from = given.provenance() == Provenance.ASSUMED ? Provenance.CARD : given.provenance();
-    session.put(field, given.with(si, from));
+    var wanted = given.with(si, from).as(typed);
+    if (isRead()) {
+      override.ask(wanted);
+    } else {
+      session.put(field, wanted);
+    }
   }
 
   /** A click on the mark says where the number came from: the next kind, round and round. */
