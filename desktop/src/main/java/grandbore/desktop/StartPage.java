@@ -44,6 +44,7 @@ final class StartPage extends VBox {
     name.getStyleClass().add("wordmark");
     says.setId("start-says");
     says.setWrapText(true);
+    says.setPrefWidth(WIDE);
     says.setMaxWidth(WIDE);
     getChildren().add(name);
     switch (door) {
@@ -57,6 +58,7 @@ final class StartPage extends VBox {
   private void line(String words, String style) {
     var label = new Label(words);
     label.setWrapText(true);
+    label.setPrefWidth(WIDE);
     label.setMaxWidth(WIDE);
     label.getStyleClass().add(style);
     getChildren().add(label);
@@ -67,6 +69,7 @@ final class StartPage extends VBox {
     button.setPrefWidth(WIDE);
     button.setOnAction(e -> go(button, chosen));
     var below = Page.hint(hint);
+    below.setPrefWidth(WIDE);
     below.setMaxWidth(WIDE);
     getChildren().addAll(button, below);
   }
@@ -116,7 +119,10 @@ final class StartPage extends VBox {
             bring(e.book(), file.toPath(), bring);
           }
         });
-    getChildren().addAll(bring, Page.hint("A document that a build was sent out as."));
+    var below = Page.hint("A document that a build was sent out as.");
+    below.setPrefWidth(WIDE);
+    below.setMaxWidth(WIDE);
+    getChildren().addAll(bring, below);
   }
 
   /** Brings in the first build. */

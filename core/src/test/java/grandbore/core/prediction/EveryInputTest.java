@@ -27,7 +27,7 @@ import grandbore.core.squeezing.FuelStand;
 import grandbore.core.topend.CardReading;
 import grandbore.core.topend.Degreeing;
 import grandbore.core.topend.FlowVerdict;
-import grandbore.core.topend.RockerTest;
+import grandbore.core.topend.RockerReading;
 import grandbore.core.topend.ValveGear;
 import grandbore.core.topend.ValveSeats;
 import grandbore.core.valvetrain.Lobe;
@@ -145,7 +145,7 @@ class EveryInputTest extends EngineTest {
     all.addAll(ValveSeats.of(build));
     double seen = c.worksheet().rockerGain().si();
     double[] gains = {-1e5, 0, 2e5};
-    all.add(RockerTest.says(new double[] {104, 108, 112}, gains, 108, seen, build.units()));
+    all.add(RockerReading.says(new double[] {104, 108, 112}, gains, 108, 3e5, seen, build.units()));
     all.add(ValvePassage.intake(c).area(0.004));
     all.add(ValvePassage.exhaust(c).area(0.004));
     all.add(RodStretch.clearances(c, true, 700)[0]);

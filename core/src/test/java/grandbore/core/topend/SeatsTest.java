@@ -143,12 +143,37 @@ class SeatsTest {
     double hp = Measure.HORSEPOWER.toSi(1);
     double[] degrees = {104, 106, 108, 110, 112};
     double[] gains = {-6 * hp, -2 * hp, 2 * hp, 14 * hp, 30 * hp};
-    assertThat(RockerTest.says(degrees, gains, 108, 2.2 * hp, UnitSystem.US)).contains("is right");
-    assertThat(RockerTest.says(degrees, gains, 108, 22 * hp, UnitSystem.US))
+    double power = 480 * hp;
+    assertThat(RockerReading.says(degrees, gains, 108, power, 2.2 * hp, UnitSystem.US))
+        .contains("is right");
+    assertThat(RockerReading.says(degrees, gains, 108, power, 22 * hp, UnitSystem.US))
         .contains("111.0°")
         .contains("3.0° too wide");
-    assertThat(RockerTest.says(degrees, gains, 108, -4 * hp, UnitSystem.US)).contains("too tight");
-    assertThat(RockerTest.says(degrees, gains, 108, 60 * hp, UnitSystem.US))
+    assertThat(RockerReading.says(degrees, gains, 108, power, -4 * hp, UnitSystem.US))
+        .contains("too tight");
+    assertThat(RockerReading.says(degrees, gains, 108, power, 60 * hp, UnitSystem.US))
         .contains("more than the model has");
+  }
+
+  /**
+   * A line that falls gives one gain to no separation or to several: then practice is told, in
+   * which a larger gain never says less wide than a smaller one.
+   */
+  @Test
+  void aLineThatDoesNotRiseIsNotReadBackwards() {
+    double hp = Measure.HORSEPOWER.toSi(1);
+    double[] degrees = {104, 106, 108, 110, 112};
+    for (double[] gains :
+        new double[][] {
+          {9 * hp, 7 * hp, 4 * hp, 3 * hp, 2 * hp}, {2 * hp, 5 * hp, 4 * hp, 6 * hp, 9 * hp}
+        }) {
+      for (double seen : new double[] {-2, 2.5, 3.9, 8, 22, 40}) {
+        String says = RockerReading.says(degrees, gains, 108, 480 * hp, seen * hp, UnitSystem.US);
+        assertThat(says)
+            .doesNotContain("as if the lobes")
+            .contains(
+                seen >= 20 ? "says too wide" : seen <= 4 ? "right, or too tight" : "says neither");
+      }
+    }
   }
 }

@@ -6,7 +6,7 @@ import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.WantedBand;
-import grandbore.core.topend.RockerTest;
+import grandbore.core.topend.RockerReading;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
@@ -65,8 +65,8 @@ final class SeparationView extends VBox {
             Page.hint(
                 "Both lobes spread evenly about the advance that stands; band as the brief says,"
                     + " live model, spark sought. The rocker test reads the same on a dyno: pull"
-                    + " once, put on rockers of 0.1 more ratio, pull again. A gain well above the"
-                    + " line where the separation should be right says that it is too wide."));
+                    + " once, put on rockers of 0.1 more ratio, pull again. By practice a large"
+                    + " gain says too wide, little or none right or too tight."));
     session.buildProperty().subscribe(b -> judge());
     asking =
         new Asking(this, curves, this::sweep)
@@ -137,7 +137,10 @@ final class SeparationView extends VBox {
     var line = new Line("average power", x, y);
     double top = top(x, y, best);
     var watts = Arrays.stream(gain).map(unit::toSi).toArray();
-    judged = seen -> RockerTest.says(x, watts, top, seen, session.build().units());
+    judged =
+        seen ->
+            RockerReading.says(
+                x, watts, top, unit.toSi(line.at(top)), seen, session.build().units());
     judge();
     var words = new StringBuilder();
     words.append(
@@ -154,7 +157,12 @@ final class SeparationView extends VBox {
       double wide = line.at(top) - line.at(Math.min(x[n - 1], top + off));
       words.append(String.format(Locale.US, "%s %.1f", off == 1 ? "" : ",", Math.max(0, wide)));
     }
-    words.append(" ").append(unit.symbol()).append(" if wide.");
+    words.append(" ").append(unit.symbol()).append(" if too wide,");
+    for (int off = 1; off <= 3; off++) {
+      double tight = line.at(top) - line.at(Math.max(x[0], top - off));
+      words.append(String.format(Locale.US, "%s %.1f", off == 1 ? "" : ",", Math.max(0, tight)));
+    }
+    words.append(" ").append(unit.symbol()).append(" if too tight.");
     if (best == 0 || best == n - 1) {
       words.append(" The best lies at the end of what was tried, or beyond.");
     }

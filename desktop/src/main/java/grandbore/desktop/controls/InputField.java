@@ -25,7 +25,7 @@ public final class InputField extends VBox {
   private final Label unit = new Label();
   private final CommitField text;
   private final Label specified = new Label();
-  private final ReadingOrSpecification override;
+  private final ReadingOrSpecification ask;
 
   public InputField(Session session, String path) {
     this.session = session;
@@ -43,17 +43,24 @@ public final class InputField extends VBox {
     unit.getStyleClass().add("unit");
     var row = new HBox(4, mark, text, unit);
     row.setAlignment(Pos.CENTER_LEFT);
-    override = new ReadingOrSpecification(session, field, id);
+    ask = new ReadingOrSpecification(session, field, id);
     specified.setId(id + "-specified");
     specified.getStyleClass().add("unit");
     show(specified, false);
-    getChildren().addAll(row, specified, override, refusal);
+    getChildren().addAll(row, specified, ask, refusal);
     session.benchProperty().subscribe(b -> refresh());
   }
 
   private static void show(Node node, boolean is) {
     node.setVisible(is);
     node.setManaged(is);
+  }
+
+  /** The question lies over what is below the field. */
+  @Override
+  protected void layoutChildren() {
+    super.layoutChildren();
+    ask.resizeRelocate(0, getHeight() + 2, ask.prefWidth(-1), ask.prefHeight(ask.prefWidth(-1)));
   }
 
   /** Whether readings have taken the place of what is specified. */
@@ -80,7 +87,7 @@ public final class InputField extends VBox {
       specified.setText("read; specified " + quantity().number(said.si(), build.units()));
     }
     show(specified, read);
-    override.close();
+    ask.close();
     text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
   }
 
@@ -111,7 +118,7 @@ public final class InputField extends VBox {
     var from = given.provenance() == Provenance.ASSUMED ? Provenance.CARD : given.provenance();
     var wanted = given.with(si, from).as(typed);
     if (isRead()) {
-      override.ask(wanted);
+      ask.ask(wanted);
     } else {
       session.put(field, wanted);
     }

@@ -40,6 +40,7 @@ final class ReadingOrSpecification extends VBox {
     specification.setOnAction(e -> specify());
     asReading = new HBox(4, reading, place);
     getChildren().addAll(question, asReading, specification);
+    setManaged(false);
     close();
   }
 
@@ -62,12 +63,16 @@ final class ReadingOrSpecification extends VBox {
     asReading.setVisible(direct);
     asReading.setManaged(direct);
     setVisible(true);
-    setManaged(true);
+    // Over whatever stands beside the field, on a drawing or in a grid.
+    getParent().setViewOrder(-1);
+    getParent().requestLayout();
   }
 
   void close() {
     setVisible(false);
-    setManaged(false);
+    if (getParent() != null) {
+      getParent().setViewOrder(0);
+    }
   }
 
   private MeasuredBy by() {
