@@ -172,8 +172,21 @@ public final class ShopBook implements AutoCloseable {
                     .filter(Summary::isSound)
                     .ifPresent(was -> ShelfRows.put(h, was.peaking(p.power(), p.speed())));
           }
+          if (isBenchWork(entry)) {
+            ShelfRows.of(h, entry.build())
+                .filter(Summary::isSound)
+                .ifPresent(was -> ShelfRows.put(h, was.with(was.place(), clock.instant())));
+          }
           return null;
         });
+  }
+
+  /** Whether it is something done at the bench, after which a build counts as touched. */
+  private static boolean isBenchWork(Entry entry) {
+    return switch (entry) {
+      case Entry.Take _, Entry.Strike _, Entry.Note _, Entry.StrikeNote _ -> true;
+      case Entry.Begin _, Entry.Revise _, Entry.Stand _, Entry.Shelve _, Entry.Predicted _ -> false;
+    };
   }
 
   /** A document that makes an impossible engine is refused before anything of it is stored. */

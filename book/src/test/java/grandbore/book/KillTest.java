@@ -103,10 +103,10 @@ class KillTest {
   /** The class path with its folders packed: classes can only be shared out of jars. */
   private String jars() throws IOException {
     var all = new ArrayList<String>();
-    for (String part : System.getProperty("java.class.path").split(File.pathSeparator)) {
+    for (String part : System.getProperty("java.class.path").split(File.pathSeparator, -1)) {
       var from = Path.of(part);
       if (!Files.isDirectory(from)) {
-        if (Files.exists(from) && !all.contains(part)) {
+        if (!part.isEmpty() && Files.exists(from) && !all.contains(part)) {
           all.add(part);
         }
         continue;

@@ -84,7 +84,8 @@ public final class InputField extends VBox {
     boolean read = isRead();
     if (read) {
       var said = field.get(build.combination());
-      specified.setText("read; specified " + quantity().number(said.si(), build.units()));
+      String number = quantity().number(said.si(), build.units());
+      specified.setText(number.equals(text.getText()) ? "read" : "read; specified " + number);
     }
     show(specified, read);
     ask.close();

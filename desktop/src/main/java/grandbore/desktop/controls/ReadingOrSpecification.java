@@ -31,7 +31,7 @@ final class ReadingOrSpecification extends VBox {
     getStyleClass().add("ask");
     setId(id + "-ask");
     question.setWrapText(true);
-    question.setMaxWidth(230);
+    question.setMaxWidth(158);
     place.setId(id + "-place");
     place.setPrefWidth(60);
     var reading = Page.button("A reading at", id + "-as-reading");

@@ -33,8 +33,21 @@ public final class CurveService implements AutoCloseable {
   private static final int LIVE_POINTS = 15;
   private static final int FULL_POINTS = 25;
 
+  /** Solves curves: the wave model, or in a test what stands for it. */
+  @FunctionalInterface
+  interface Solver {
+    Curve solve(
+        BuiltEngine engine,
+        List<Double> speeds,
+        Fidelity fidelity,
+        Starts starts,
+        Consumer<CurvePoint> each,
+        BooleanSupplier stop);
+  }
+
   private final Session session;
   private final Predictor predictor = new Predictor();
+  private final Solver solver;
 
   /** Each curve starts from where its own last one ended. */
   private final Starts starts = new Starts();
@@ -60,7 +73,15 @@ public final class CurveService implements AutoCloseable {
   private List<Double> shownSpeeds;
 
   public CurveService(Session session) {
+    this(session, null);
+  }
+
+  /**
+   * @param solver null for the wave model
+   */
+  CurveService(Session session, Solver solver) {
     this.session = session;
+    this.solver = solver == null ? predictor::predictNext : solver;
     session.benchProperty().subscribe(b -> live());
     session.overProperty().subscribe(o -> over());
     session.buildProperty().subscribe(b -> over());
@@ -99,7 +120,7 @@ public final class CurveService implements AutoCloseable {
         () -> {
           try {
             var curve =
-                predictor.predictNext(
+                solver.solve(
                     laid.engine(),
                     speeds,
                     Fidelity.PLACED,
@@ -188,11 +209,10 @@ public final class CurveService implements AutoCloseable {
               return;
             }
             if (sketches) {
-              var quick =
-                  predictor.predictNext(engine, speeds, Fidelity.LIVE, startsOfSketch, each, old);
+              var quick = solver.solve(engine, speeds, Fidelity.LIVE, startsOfSketch, each, old);
               Platform.runLater(() -> sketch(run, quick));
             }
-            var curve = predictor.predictNext(engine, speeds, fidelity, starts, each, old);
+            var curve = solver.solve(engine, speeds, fidelity, starts, each, old);
             stand(run, curve, ghost, asked);
           } catch (CancellationException e) {
             // A newer edit took this run's place.
