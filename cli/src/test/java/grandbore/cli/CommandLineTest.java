@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -117,5 +118,64 @@ class CommandLineTest {
     assertThat(run("figures", "--build", file.toString()).err())
         .contains("line")
         .contains("column");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "check --step 0 | --step is 0.0",
+        "check --step -5 | --step is -5.0",
+        "changes --step NaN | --step is NaN",
+        "predict --build demo --step NaN | --step is NaN",
+        "predict --build /dev/zero | is no plain file",
+        "figures --build . | is no plain file",
+        "figures --build a\0b | --build"
+      })
+  void whatCanNotBeMeantIsRefusedAtOnce(String line, String says) {
+    long from = System.nanoTime();
+    var ran = run(line.split(" ", -1));
+    assertThat(ran.code()).isEqualTo(2);
+    assertThat(ran.err().strip()).contains(says).doesNotContain("\n").hasSizeLessThan(300);
+    assertThat((System.nanoTime() - from) / 1e9).isLessThan(20);
+  }
+
+  /** An output never goes over the input, however it is named; a long refusal stays one line. */
+  @Test
+  void anOutputNeverOverwritesItsInput() throws IOException {
+    String text = run("template").out();
+    var file = Files.writeString(folder.resolve("mine.json"), text);
+    var link = Files.createSymbolicLink(folder.resolve("link.csv"), file);
+    for (var out : new String[] {file.toString(), folder + "/./mine.json", link.toString()}) {
+      var ran = run("predict", "--build", file.toString(), "--from", "5000", "--traces", out);
+      assertThat(ran.code()).isEqualTo(2);
+      assertThat(ran.err()).contains("another file than that of --build");
+    }
+    assertThat(file).hasContent(text);
+    Files.writeString(file, "\uFEFF" + text);
+    assertThat(run("figures", "--build", file.toString()).code()).isZero();
+    Files.writeString(file, text.replaceFirst("\"cylinders\" : 8", "\"cylinders\" : 4294967304"));
+    assertThat(run("figures", "--build", file.toString()).code()).isEqualTo(2);
+    Files.writeString(file, text.replaceFirst("\"HILL_CLIMB\"", "\"" + "X".repeat(3000) + "\""));
+    assertThat(run("figures", "--build", file.toString()).err().strip()).hasSizeLessThan(300);
+    Files.writeString(
+        file,
+        text.replaceFirst("T08:30:00Z", "T08:30Z").replaceFirst("2026-10-03T", "2026-14-03T"));
+    assertThat(run("figures", "--build", file.toString()).err())
+        .contains("allowed: a day and a time");
+  }
+
+  /** Figures are worded in one language, whatever the system's is. */
+  @Test
+  void figuresAreAlikeInEveryLanguage() {
+    var was = Locale.getDefault();
+    try {
+      Locale.setDefault(Locale.ROOT);
+      String plain = run("figures", "--build", "demo").out();
+      Locale.setDefault(Locale.GERMANY);
+      assertThat(run("figures", "--build", "demo").out()).isEqualTo(plain);
+    } finally {
+      Locale.setDefault(was);
+    }
   }
 }

@@ -1,6 +1,7 @@
 package grandbore.desktop;
 
 import grandbore.book.Summary;
+import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Bench;
@@ -10,10 +11,12 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -39,6 +42,7 @@ final class TopBar extends HBox {
     builds.setAccessibleText("build");
     builds.setPrefWidth(230);
     builds.setConverter(names(""));
+    builds.setCellFactory(list -> new BuildCell());
     session.books().buildsProperty().subscribe(all -> fill(builds, session));
     session.benchProperty().map(Bench::id).subscribe(id -> fill(builds, session));
     builds.setOnShowing(
@@ -126,23 +130,51 @@ final class TopBar extends HBox {
   }
 
   /** A build that can be chosen. */
-  private record Choice(long id, String name) {
-    static Choice of(Summary s) {
-      return new Choice(s.id(), s.isSound() ? s.name() : "▲ " + s.name() + ", can't be opened");
+  private record Choice(long id, String name, String details) {
+    static Choice of(Summary s, UnitSystem units) {
+      if (!s.isSound()) {
+        return new Choice(s.id(), "▲ " + s.name() + ", can't be opened", s.trouble());
+      }
+      String power = s.power() > 0 ? ", " + Quantity.POWER.show(s.power(), units) : "";
+      return new Choice(
+          s.id(),
+          s.name(),
+          "%s, %s%s, %d readings, %s"
+              .formatted(
+                  s.layout(),
+                  Quantity.DISPLACEMENT.show(s.displacement(), units),
+                  power,
+                  s.readings(),
+                  s.touched().toString().substring(0, 10)));
+    }
+  }
+
+  /** A build in the open list: its name, and below it what it is. */
+  private static final class BuildCell extends ListCell<Choice> {
+    @Override
+    protected void updateItem(Choice choice, boolean empty) {
+      super.updateItem(choice, empty);
+      if (empty || choice == null) {
+        setGraphic(null);
+        return;
+      }
+      var details = new Label(choice.details());
+      details.getStyleClass().add("unit");
+      setGraphic(new VBox(1, new Label(choice.name()), details));
     }
   }
 
   private static List<Choice> choices(Session session) {
     return session.books().builds().stream()
         .filter(s -> s.place() == Summary.Place.BENCH || s.id() == session.id())
-        .map(Choice::of)
+        .map(s -> Choice.of(s, session.build().units()))
         .toList();
   }
 
   /** The builds that can be laid over, and nothing. */
   private void others(ComboBox<Choice> over, Session session) {
     filling = true;
-    var nothing = new Choice(-1, "nothing laid over");
+    var nothing = new Choice(-1, "nothing laid over", "");
     over.getItems().setAll(nothing);
     choices(session).stream().filter(b -> b.id() != session.id()).forEach(over.getItems()::add);
     var laid = session.overProperty().get();

@@ -1,6 +1,8 @@
 package grandbore.desktop;
 
 import grandbore.book.ShopBook;
+import grandbore.core.prediction.Curve;
+import grandbore.core.units.Measure;
 import grandbore.desktop.curve.CurvePane;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -77,6 +79,14 @@ final class Workbench implements AutoCloseable {
     scene = new Scene(root, WIDTH, HEIGHT);
     look.dress(scene);
     keys();
+    curves.curve().subscribe(this::keepPeak);
+  }
+
+  /** The list of builds shows what was predicted of each. */
+  private void keepPeak(Curve curve) {
+    if (curve != null) {
+      curve.peakPower().ifPresent(p -> session.predicted(p.power(), Measure.RPM.toSi(p.rpm())));
+    }
   }
 
   private void keys() {

@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.zip.CRC32;
 
 /**
- * One line from an instrument: {@code gb2 55 live dial 1042 0.023500 mm steady 5f3a91c2}. The
+ * One line from an instrument: {@code gb2 49 live dial 1042 0.023500 mm steady 5f3a91c2}. The
  * second word is the length of the whole line in bytes, the last the CRC-32 of all before it; a
  * line that does not fit is no message. Lines of version 1, which have no length, are read too.
  *

@@ -17,6 +17,7 @@ import java.util.Random;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The line protocol: whole lines come through as sent, nothing else comes through at all. */
@@ -188,10 +189,20 @@ class ProtocolTest {
   /** Lines cut anywhere and joined to the next: no piece passes as a reading. */
   @Test
   void linesJoinedInTheMiddleAreNoReadings() throws Exception {
+    joined(20_000);
+  }
+
+  @Test
+  @Tag("study")
+  void twoHundredThousandJoinedLines() throws Exception {
+    joined(200_000);
+  }
+
+  private static void joined(int lines) throws InterruptedException {
     var random = new Random(4);
     var sent = new HashMap<Long, Message>();
     var stream = new StringBuilder();
-    for (int i = 0; i < 20_000; i++) {
+    for (int i = 0; i < lines; i++) {
       var m = message(random, i);
       sent.put(m.number(), m);
       String line = m.encode();

@@ -34,6 +34,8 @@ final class ReadingOrSpecification extends VBox {
     question.setMaxWidth(158);
     place.setId(id + "-place");
     place.setPrefWidth(60);
+    place.getItems().add(1);
+    place.setValue(1);
     var reading = Page.button("A reading at", id + "-as-reading");
     reading.setOnAction(e -> read());
     var specification = Page.button("The specification", id + "-as-specified");
