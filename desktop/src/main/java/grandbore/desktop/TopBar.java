@@ -139,7 +139,7 @@ final class TopBar extends HBox {
       return new Choice(
           s.id(),
           s.name(),
-          "%s, %s%s, %d readings, %s"
+          "%s, %s%s\n%d readings, %s"
               .formatted(
                   s.layout(),
                   Quantity.DISPLACEMENT.show(s.displacement(), units),

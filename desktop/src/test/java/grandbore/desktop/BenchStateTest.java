@@ -240,4 +240,39 @@ class BenchStateTest extends BenchTest {
       assertThat(pulses.get()).as(s.title()).isLessThan(10);
     }
   }
+
+  /**
+   * A build whose document is damaged is listed with its ways on; an older revision brings it back.
+   */
+  @Test
+  void aBuildThatCanNotBeOpenedIsBroughtBackFromTheWindow() throws Exception {
+    robot.interact(() -> bench.session().open(2));
+    until("opened", () -> bench.session().id() == 2);
+    edit("intake.meters", 2);
+    bench.session().settled().join();
+    robot.interact(() -> bench.session().open(1));
+    until("opened", () -> bench.session().id() == 1);
+    try (var c = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("book.sqlite"));
+        var s = c.createStatement()) {
+      s.execute("DROP TRIGGER revision_is_kept");
+      s.execute(
+          "UPDATE revision SET document = zeroblob(9) WHERE id = (SELECT current_revision FROM"
+              + " build WHERE id = 2)");
+    }
+    robot.interact(() -> bench.session().open(2));
+    until("refused", () -> text("#foot").contains("older revision can be restored"));
+    assertThat(bench.session().id()).isEqualTo(1);
+    station("clearances", "bench-book");
+    until("listed", () -> isShown("#raw-2"));
+    until("an older one", () -> robot.lookup("#damage .button").queryAll().size() == 2);
+    robot.interact(
+        () ->
+            robot.lookup("#damage .button").queryAllAs(javafx.scene.control.Button.class).stream()
+                .filter(b -> b.getText().startsWith("Let"))
+                .findFirst()
+                .orElseThrow()
+                .fire());
+    until("brought back", () -> bench.session().id() == 2);
+    assertThat(combination().intake().meters()).isEqualTo(1);
+  }
 }

@@ -63,6 +63,7 @@ public final class BookFiles extends VBox {
         .addAll(
             buttons,
             says,
+            new DamageRows(session, says::setText),
             Page.part("Backups"),
             backups,
             Page.hint(

@@ -19,6 +19,9 @@ public final class CsvFile {
   public static void save(Node from, String title, String name, Consumer<Path> then) {
     var chooser = chooser(title);
     chooser.setInitialFileName(name);
+    if (!name.endsWith(".csv")) {
+      chooser.getExtensionFilters().setAll(new FileChooser.ExtensionFilter("Any file", "*"));
+    }
     hand(chooser.showSaveDialog(from.getScene().getWindow()), then);
   }
 
