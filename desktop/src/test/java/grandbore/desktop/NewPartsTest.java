@@ -216,6 +216,6 @@ class NewPartsTest extends BenchTest {
     until("swept", () -> text("#separation-found").contains("is best near"));
     assertThat(text("#rocker-test")).isEmpty();
     type("#worksheet-rockerGain-text", "120");
-    assertThat(text("#rocker-test")).contains("120 hp").contains("more than the model");
+    assertThat(text("#rocker-test")).contains("120 hp").contains("says too wide");
   }
 }
