@@ -89,6 +89,7 @@ public final class BuildJson {
     if (node == null || node.isMissingNode() || !node.isObject()) {
       throw new FormatException("Not a JSON document: it is empty or not an object");
     }
+    finite(node, "");
     if (!FORMAT.equals(node.path("format").asText())) {
       throw new FormatException(
           "format is “%s”; allowed: %s, because other files hold other things"
@@ -117,6 +118,21 @@ public final class BuildJson {
       throw new FormatException(shown(first.getMessage().replaceFirst("^\\$\\.?", "at ")));
     }
     return fromNode(node);
+  }
+
+  /** A number that no computer holds, such as 1e999, is none. */
+  private static void finite(JsonNode node, String path) {
+    if (node.isNumber() && !Double.isFinite(node.doubleValue())) {
+      throw new FormatException(
+          "at %s: %s is larger than any number here"
+              .formatted(path, Lines.shortened(node.asText())));
+    }
+    for (var field : node.properties()) {
+      finite(field.getValue(), path + "." + field.getKey());
+    }
+    for (int i = 0; node.isArray() && i < node.size(); i++) {
+      finite(node.get(i), path + "[" + i + "]");
+    }
   }
 
   /** A document's text without its indentation; what is no JSON stays as it is. */

@@ -125,6 +125,23 @@ class AttackTest {
     assertThat(tables(2000)).isBetween(800, 2000);
   }
 
+  /** Numbers beyond any computer's, once read into lists and never written again. */
+  @Test
+  void numbersBeyondAnyAreRefusedWithTheirPlace() {
+    var eight = DemoBuilds.hillClimbEight();
+    var c =
+        eight
+            .combination()
+            .with("intake.runnerChanges", List.of(0.01, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0));
+    String text = BuildJson.writeCompact(new BuildDocument(eight.with(c), List.of()));
+    assertThat(text).contains("\"runnerChanges\":[0.01");
+    org.assertj.core.api.Assertions.assertThatThrownBy(
+            () ->
+                BuildJson.read(text.replace("\"runnerChanges\":[0.01", "\"runnerChanges\":[1e999")))
+        .isInstanceOfAny(FormatException.class, InvalidInput.class)
+        .hasMessageContaining("runnerChanges");
+  }
+
   @Test
   @Tag("study")
   void tenThousandDocumentsAndTables() {
