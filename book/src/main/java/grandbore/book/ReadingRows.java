@@ -79,17 +79,22 @@ final class ReadingRows {
         Measurement.valueOf(r.getString("measurement")),
         r.getInt("place"),
         Reading.Side.valueOf(r.getString("side")),
-        r.getDouble("value_si"),
+        number(r, "value_si"),
         new Taken(
             r.getString("read_by"),
             r.getString("instrument"),
             r.getString("typed"),
-            r.getDouble("zero_before_si"),
-            r.getDouble("zero_after_si"),
-            r.getDouble("temperature"),
+            number(r, "zero_before_si"),
+            number(r, "zero_after_si"),
+            number(r, "temperature"),
             r.getString("note"),
             Instant.parse(r.getString("at"))),
         false);
+  }
+
+  /** Zero has one sign in the book, whatever a flipped bit makes of it. */
+  private static double number(ResultSet r, String column) throws SQLException {
+    return r.getDouble(column) + 0.0;
   }
 
   /** The row of this number where it is there and sound. */
