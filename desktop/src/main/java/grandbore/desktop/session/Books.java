@@ -1,7 +1,6 @@
 package grandbore.desktop.session;
 
 import grandbore.book.Backups;
-import grandbore.book.Entry;
 import grandbore.book.Journal;
 import grandbore.book.Opened;
 import grandbore.book.ShopBook;
@@ -90,12 +89,6 @@ public final class Books implements AutoCloseable {
   /** Reads the list of builds again. */
   public CompletableFuture<Void> refresh() {
     return readAfter(book::builds).thenAccept(this::listed);
-  }
-
-  /** Moves a build to the archive, the bin or back. */
-  public CompletableFuture<Void> shelve(long build, Summary.Place place) {
-    journal.add(new Entry.Shelve(build, place, java.time.Instant.now()));
-    return refresh();
   }
 
   /** The folder of the book's pictures. */
