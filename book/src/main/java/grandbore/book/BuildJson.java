@@ -21,14 +21,16 @@ import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Builds as JSON documents: format grand-bore-build, version 5. Refused whole where damaged.
+ * Builds as JSON documents: format grand-bore-build, version 6. Refused whole where damaged.
  * Versions 1 to 4, which knew less of an engine, are read for ever.
  */
 public final class BuildJson {
   static final String FORMAT = "grand-bore-build";
-  static final int VERSION = 5;
+  static final int VERSION = 6;
 
   /** Longest message of a reader of JSON that is passed on, characters. */
   private static final int LONGEST = 200;
@@ -45,14 +47,14 @@ public final class BuildJson {
 
   /** Older versions' schemas, only made where one is read. */
   private static final class Older {
-    static final JsonSchema FIRST = of(1);
-    static final JsonSchema SECOND = of(2);
-    static final JsonSchema THIRD = of(3);
-    static final JsonSchema FOURTH = of(4);
+    private static final Map<Integer, JsonSchema> MADE = new ConcurrentHashMap<>();
 
-    private static JsonSchema of(int version) {
-      return SCHEMAS.getSchema(
-          BuildJson.class.getResourceAsStream("build-" + version + ".schema.json"));
+    static JsonSchema of(int version) {
+      return MADE.computeIfAbsent(
+          version,
+          v ->
+              SCHEMAS.getSchema(
+                  BuildJson.class.getResourceAsStream("build-" + v + ".schema.json")));
     }
   }
 
@@ -101,14 +103,7 @@ public final class BuildJson {
           "version is %s; allowed: 1 to %d, because later ones may hold what this program does not know"
               .formatted(Lines.shortened(node.path("version").asText()), VERSION));
     }
-    var schema =
-        switch (version) {
-          case 1 -> Older.FIRST;
-          case 2 -> Older.SECOND;
-          case 3 -> Older.THIRD;
-          case 4 -> Older.FOURTH;
-          default -> SCHEMA;
-        };
+    var schema = version == VERSION ? SCHEMA : Older.of(version);
     var faults = schema.validate(node);
     if (!faults.isEmpty()) {
       var first =

@@ -163,7 +163,8 @@ final class CombinationJson {
     return Provenance.valueOf(word.toUpperCase(Locale.ROOT));
   }
 
-  static Combination read(String name, JsonNode node) {
+  static Combination read(String name, JsonNode document) {
+    var node = withShafts(document);
     var components = Combination.class.getRecordComponents();
     var values = new Object[components.length];
     for (int i = 0; i < components.length; i++) {
@@ -177,6 +178,22 @@ final class CombinationJson {
                   : name;
     }
     return Specs.construct(Combination.class, values);
+  }
+
+  /** Before version 6 nobody asked whether both lobes are on one shaft. */
+  private static JsonNode withShafts(JsonNode combination) {
+    var train = combination.path("valveTrain");
+    if (!(train instanceof ObjectNode known) || known.has("shafts")) {
+      return combination;
+    }
+    var follower =
+        (ValveTrain.Follower)
+            constant(ValveTrain.Follower.class, known.path("follower"), "valveTrain.follower");
+    var usual =
+        ValveTrain.Shafts.usual(follower, combination.path("heads").path("intakeValves").asInt(1));
+    ObjectNode copy = combination.deepCopy();
+    ((ObjectNode) copy.get("valveTrain")).put("shafts", usual.name());
+    return copy;
   }
 
   /** Before version 3 only the sum of the reciprocating masses was kept. */
@@ -205,12 +222,14 @@ final class CombinationJson {
               : Specs.usual(c);
     }
     if (type == ValveTrain.class && !node.has("stiffness")) {
-      return ValveTrain.usual(
-          (ValveTrain.Follower) values[0],
-          (Given) values[1],
-          (Given) values[2],
-          (Given) values[3],
-          (Given) values[4]);
+      return Specs.changed(
+          ValveTrain.usual(
+              (ValveTrain.Follower) values[0],
+              (Given) values[2],
+              (Given) values[3],
+              (Given) values[4],
+              (Given) values[5]),
+          Map.of("shafts", values[1]));
     }
     return Specs.construct(type, values);
   }

@@ -14,6 +14,7 @@ import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
+import grandbore.core.combination.ValveTrain;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
@@ -112,6 +113,26 @@ class FormatsTest {
     assertThatThrownBy(() -> BuildJson.read(old.toString())).isInstanceOf(FormatException.class);
   }
 
+  /** Version 5 did not ask whether both lobes stand on one shaft. */
+  @Test
+  void aDocumentOfTheFifthVersionHasTheUsualShafts() throws IOException {
+    var four = new BuildDocument(DemoBuilds.paddockFour(), List.of());
+    var shafts = BuildJson.read(asVersion(5, four)).build().combination().valveTrain().shafts();
+    assertThat(shafts).isEqualTo(ValveTrain.Shafts.TWO);
+    var read = BuildJson.read(asVersion(5, EIGHT)).build().combination();
+    assertThat(read).isEqualTo(EIGHT.build().combination());
+    assertThat(read.valveTrain().shafts()).isEqualTo(ValveTrain.Shafts.ONE);
+  }
+
+  /** A document as an older version's schema has it. */
+  static String asVersion(int version, BuildDocument document) throws IOException {
+    var mapper = new ObjectMapper();
+    var old = (ObjectNode) mapper.readTree(BuildJson.write(document));
+    String name = "build-" + version + ".schema.json";
+    prune(old, mapper.readTree(BuildJson.class.getResourceAsStream(name)));
+    return old.put("version", version).toPrettyString();
+  }
+
   /** Leaves only what a schema knows. */
   private static void prune(ObjectNode node, JsonNode schema) {
     node.path("readings").forEach(r -> ((ObjectNode) r).remove("si"));
@@ -130,7 +151,7 @@ class FormatsTest {
 
   @Test
   void thePublishedSchemaIsTheOneInForce() throws IOException {
-    assertThat(Files.readString(Path.of("../docs/formats/build-5.schema.json")))
+    assertThat(Files.readString(Path.of("../docs/formats/build-6.schema.json")))
         .isEqualTo(BuildSchema.text());
   }
 
@@ -141,7 +162,7 @@ class FormatsTest {
         "\"bore\" | \"boar\" | at combination",
         "\"unit\" : \"in\" | \"unit\" : \"furlong\" | at combination",
         "\"VEE\" | \"STAR\" | at combination.bottomEnd",
-        "\"version\" : 5 | \"version\" : 9 | version is 9",
+        "\"version\" : 6 | \"version\" : 9 | version is 9",
         "grand-bore-build | something-else | format is",
         "\"value\" : 4.094 | \"value\" : 0.4 | Bore (bottomEnd.bore)",
         "\"value\" : 4.094 | \"value\" : \"wide\" | at combination"

@@ -5,7 +5,6 @@ import grandbore.core.demo.ObservedChanges;
 import grandbore.core.demo.ObservedChanges.Change;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
-import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.Measure;
 import java.util.HashMap;
@@ -116,10 +115,10 @@ final class ChangesCommand implements Callable<Integer> {
 
   private static double read(Change change, Curve curve) {
     return switch (change.reading()) {
-      case PEAK_POWER, POWER_RATIO -> curve.peakPower().map(ChangesCommand::power).orElse(NONE);
-      case PEAK_TORQUE -> curve.peakTorque().map(ChangesCommand::torque).orElse(NONE);
-      case POWER -> settled(curve) ? power(curve.points().getFirst()) : NONE;
-      case TORQUE -> settled(curve) ? torque(curve.points().getFirst()) : NONE;
+      case PEAK_POWER, POWER_RATIO -> curve.peakPower().map(p -> power(p.power())).orElse(NONE);
+      case PEAK_TORQUE -> curve.peakTorque().map(p -> torque(p.torque())).orElse(NONE);
+      case POWER -> settled(curve) ? power(curve.points().getFirst().power()) : NONE;
+      case TORQUE -> settled(curve) ? torque(curve.points().getFirst().torque()) : NONE;
     };
   }
 
@@ -127,11 +126,11 @@ final class ChangesCommand implements Callable<Integer> {
     return curve.points().getFirst().converged();
   }
 
-  private static double power(CurvePoint p) {
-    return Measure.HORSEPOWER.fromSi(p.power());
+  private static double power(double watts) {
+    return Measure.HORSEPOWER.fromSi(watts);
   }
 
-  private static double torque(CurvePoint p) {
-    return p.torque() / Measure.POUND_FEET.toSi(1);
+  private static double torque(double newtonMetres) {
+    return newtonMetres / Measure.POUND_FEET.toSi(1);
   }
 }

@@ -3,7 +3,7 @@ package grandbore.cli;
 import grandbore.core.demo.DynoCases;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
-import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Peak;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.Measure;
 import java.io.PrintWriter;
@@ -96,8 +96,8 @@ final class CheckCommand implements Callable<Integer> {
       PrintWriter out,
       String key,
       Tolerance tolerance,
-      CurvePoint point,
-      ToDoubleFunction<CurvePoint> value,
+      Peak point,
+      ToDoubleFunction<Peak> value,
       String unit,
       double observed,
       List<Double> errors) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Measurement;
-import grandbore.core.clearances.Reading.Side;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.guided.Answers;
 import grandbore.core.guided.Guide;
@@ -13,6 +12,7 @@ import grandbore.core.guided.Outcome;
 import grandbore.core.guided.Outcome.Into;
 import grandbore.core.guided.Routine;
 import grandbore.core.guided.Step;
+import grandbore.core.guided.Subject;
 import grandbore.core.units.UnitSystem;
 import java.util.Random;
 import java.util.function.Predicate;
@@ -64,7 +64,7 @@ class RehearsedTest {
       m.camError(late);
       m.slack(slack);
       m.pointer(off);
-      var guide = Guide.of(Routine.DEGREE, EIGHT, 1, Side.NONE);
+      var guide = Guide.of(Routine.DEGREE, EIGHT, 1, Subject.INTAKE);
       var a = new Answers();
       m.turn(4 * Math.PI);
       read(guide, a, "top", m);
@@ -98,6 +98,37 @@ class RehearsedTest {
     }
   }
 
+  /** The exhaust's lobe by its own indicator: its events count before bottom and before top. */
+  @Test
+  void anyExhaustCamIsDegreedToHalfADegree() {
+    var random = new Random(44);
+    double full = EIGHT.combination().cam().exhaustLobeLift().si();
+    for (int i = 0; i < 20; i++) {
+      double late = Math.toRadians(random.nextDouble(-6, 6));
+      double off = Math.toRadians(random.nextDouble(-4, 4));
+      var m = mockUp();
+      m.camError(late);
+      m.pointer(off);
+      var guide = Guide.of(Routine.DEGREE, EIGHT, 1, Subject.EXHAUST);
+      var a = new Answers();
+      m.turn(4 * Math.PI);
+      read(guide, a, "top", m);
+      turnUntil(m, STEP, x -> x.lift(false) >= CHECKING);
+      read(guide, a, "opens", m);
+      turnUntil(m, STEP, x -> x.lift(false) >= full - CHECKING);
+      read(guide, a, "rise", m);
+      m.turn(Math.toRadians(20));
+      turnUntil(m, STEP, x -> x.lift(false) <= full - CHECKING);
+      read(guide, a, "fall", m);
+      turnUntil(m, STEP, x -> x.lift(false) <= CHECKING);
+      read(guide, a, "closes", m);
+      var o = guide.conclude(a);
+      double real = Math.toDegrees(EIGHT.combination().cam().exhaustCentreline() - late);
+      assertThat(o.wrong()).isEmpty();
+      assertThat(degrees(o, "Centreline, exhaust: ([0-9.]+)°")).isCloseTo(real, within(0.5));
+    }
+  }
+
   /** Top centre by a stop of any depth on a wheel that is off by anything. */
   @Test
   void topCentreIsFoundByAnyStop() {
@@ -108,7 +139,7 @@ class RehearsedTest {
       m.pointer(off);
       m.turn(Math.toRadians(100));
       m.fitStop(random.nextDouble(3e-3, 25e-3));
-      var guide = Guide.of(Routine.TOP_BY_STOP, EIGHT, 1, Side.NONE);
+      var guide = Guide.of(Routine.TOP_BY_STOP, EIGHT, 1, Subject.WHOLE);
       var a = new Answers();
       m.turn(Math.toRadians(300));
       read(guide, a, "forward", m);
@@ -136,7 +167,7 @@ class RehearsedTest {
       m.pointer(off);
       double top = m.piston(0);
       m.turn(Math.toRadians(-60));
-      var guide = Guide.of(Routine.TOP_BY_DWELL, EIGHT, 1, Side.NONE);
+      var guide = Guide.of(Routine.TOP_BY_DWELL, EIGHT, 1, Subject.WHOLE);
       var a = new Answers();
       turnUntil(m, STEP, x -> x.piston(0) - top <= CHECKING);
       read(guide, a, "rise", m);
@@ -178,7 +209,7 @@ class RehearsedTest {
   }
 
   private static Outcome deck(Rig rig, Console console) {
-    var guide = Guide.of(Routine.DECK, EIGHT, 1, Side.NONE);
+    var guide = Guide.of(Routine.DECK, EIGHT, 1, Subject.WHOLE);
     var a = new Answers();
     console.say("on deck");
     console.say("zero dial");

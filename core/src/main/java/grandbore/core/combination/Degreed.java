@@ -11,6 +11,8 @@ import static grandbore.core.units.Quantity.ANGLE;
  * @param intakeFall at the same lift after the nose, after top centre
  * @param exhaustRise before top centre
  * @param exhaustFall before top centre
+ * @param exhaustWanted where the exhaust cam has a gear of its own
+ * @param exhaustBack the exhaust's opening read turning backward
  */
 public record Degreed(
     @Spec(
@@ -102,7 +104,25 @@ public record Degreed(
             usual = 0,
             optional = true,
             why = "after top centre; the card's where it is not said")
-        Given wanted) {
+        Given wanted,
+    @Spec(
+            label = "Exhaust centreline wanted",
+            quantity = ANGLE,
+            min = 1.4,
+            max = 2.35,
+            usual = 0,
+            optional = true,
+            why = "before top centre; the card's where it is not said")
+        Given exhaustWanted,
+    @Spec(
+            label = "Exhaust opens, turned back",
+            quantity = ANGLE,
+            min = -1.0,
+            max = 1.9,
+            usual = 0,
+            optional = true,
+            why = "before bottom centre")
+        Given exhaustBack) {
   public Degreed {
     Specs.check(
         Degreed.class,
@@ -116,6 +136,8 @@ public record Degreed(
         intakeFall,
         exhaustRise,
         exhaustFall,
-        wanted);
+        wanted,
+        exhaustWanted,
+        exhaustBack);
   }
 }

@@ -14,6 +14,7 @@ import java.util.Map;
 /** What stands between lobe and valve. */
 public record ValveTrain(
     Follower follower,
+    Shafts shafts,
     @Spec(
             label = "Intake rocker ratio",
             quantity = RATIO,
@@ -115,6 +116,10 @@ public record ValveTrain(
         exhaustMass,
         stiffness,
         tappetDiameter);
+    if (shafts == null) {
+      throw new InvalidInput(
+          "Camshafts (valveTrain.shafts)", "missing", "one or two", "degreeing moves them");
+    }
     if (follower == null) {
       throw new InvalidInput(
           "Follower (valveTrain.follower)", "missing", "a kind of follower", "friction needs it");
@@ -192,6 +197,7 @@ public record ValveTrain(
         ValveTrain.class,
         Map.ofEntries(
             Map.entry("follower", follower),
+            Map.entry("shafts", follower.isOverhead() ? Shafts.TWO : Shafts.ONE),
             Map.entry("intakeRocker", intakeRocker),
             Map.entry("exhaustRocker", exhaustRocker),
             Map.entry("intakeLash", intakeLash),
@@ -218,6 +224,24 @@ public record ValveTrain(
     /** Whether the lobe slides on it. */
     public boolean isFlat() {
       return this == FLAT_PUSHROD || this == BUCKET_OVERHEAD;
+    }
+
+    /** Whether the cam lies over the valves. */
+    public boolean isOverhead() {
+      return this == FINGER_OVERHEAD || this == BUCKET_OVERHEAD;
+    }
+  }
+
+  /** Whether both lobes are ground on one shaft, or each valve's has its own. */
+  public enum Shafts {
+    ONE,
+    TWO;
+
+    /** What is usual (common practice, no source): buckets and four valves want a shaft each. */
+    public static Shafts usual(Follower follower, int intakeValves) {
+      boolean two =
+          follower == Follower.BUCKET_OVERHEAD || follower.isOverhead() && intakeValves > 1;
+      return two ? TWO : ONE;
     }
   }
 }

@@ -10,7 +10,7 @@ import grandbore.core.units.Quantity;
 import java.util.List;
 
 /** Deck, chamber, dome, rings and bearings. */
-record BlockGuide(Routine routine, Build build, int place) implements Guide {
+record BlockGuide(Routine routine, Build build, int place, Subject subject) implements Guide {
   private static final double ZERO_MOVES = 0.01e-3;
   private static final double ROCKS = 0.5e-3;
   private static final double FILL_REPEATS = 0.5e-6;
@@ -177,7 +177,7 @@ record BlockGuide(Routine routine, Build build, int place) implements Guide {
           show(Math.abs(a.at("lower") - a.at("gap")) / Math.PI));
     }
     out.book(
-        Measurement.TOP_RING_GAP,
+        subject == Subject.SECOND_RING ? Measurement.SECOND_RING_GAP : Measurement.TOP_RING_GAP,
         place,
         Side.NONE,
         a.has("lower") ? Math.min(a.at("gap"), a.at("lower")) : a.at("gap"));
@@ -203,8 +203,9 @@ record BlockGuide(Routine routine, Build build, int place) implements Guide {
       out.fault("The bore is smaller than the journal: one of them is misread.");
       return;
     }
-    out.book(Measurement.MAIN_BORE, place, Side.NONE, a.at("bore"));
-    out.book(Measurement.MAIN_JOURNAL, place, Side.NONE, journal);
+    boolean rod = subject == Subject.ROD;
+    out.book(rod ? Measurement.ROD_BORE : Measurement.MAIN_BORE, place, Side.NONE, a.at("bore"));
+    out.book(rod ? Measurement.ROD_JOURNAL : Measurement.MAIN_JOURNAL, place, Side.NONE, journal);
   }
 
   private void strip(Answers a, Outcome out) {
@@ -217,6 +218,10 @@ record BlockGuide(Routine routine, Build build, int place) implements Guide {
           "%s otherwise at its end: a tapered journal, a crooked cap, or the crank was turned.",
           show(Math.abs(a.at("edge") - a.at("middle"))));
     }
-    out.book(Measurement.MAIN_BEARING, place, Side.NONE, a.at("middle"));
+    out.book(
+        subject == Subject.ROD ? Measurement.ROD_BEARING : Measurement.MAIN_BEARING,
+        place,
+        Side.NONE,
+        a.at("middle"));
   }
 }

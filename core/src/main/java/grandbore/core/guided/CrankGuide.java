@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Map;
 
 /** Top centre, the cam, and the crank's end play. */
-record CrankGuide(Routine routine, Build build) implements Guide {
+record CrankGuide(Routine routine, Build build, Subject subject) implements Guide {
   /** A wheel is read to half a degree. */
   private static final double HALF = Math.toRadians(0.5);
 
@@ -59,43 +59,7 @@ record CrankGuide(Routine routine, Build build) implements Guide {
                   "Go on over the top until it is as far down again. Read the wheel.",
                   ANGLE,
                   "encoder"));
-      case DEGREE ->
-          List.of(
-              Step.read(
-                  "top",
-                  "At true top centre: what does the wheel read? Zero, or by the stop.",
-                  ANGLE,
-                  "encoder"),
-              Step.act("set", "Indicator on the intake tappet, on the base circle, to zero."),
-              Step.forward(
-                      "opens",
-                      "Turn forward until the tappet has risen 0.050 in. Read degrees before top.",
-                      ANGLE,
-                      "encoder")
-                  .counted(Step.Count.BEFORE_TOP),
-              Step.forward(
-                  "rise",
-                  "Go on until it is 0.050 in short of full lift. Read degrees after top.",
-                  ANGLE,
-                  "encoder"),
-              Step.forward(
-                  "fall",
-                  "Go on over the nose to the same lift. Read degrees after top.",
-                  ANGLE,
-                  "encoder"),
-              Step.forward(
-                      "closes",
-                      "Go on until 0.050 in is left. Read degrees after bottom.",
-                      ANGLE,
-                      "encoder")
-                  .counted(Step.Count.AFTER_BOTTOM),
-              Step.read(
-                      "back",
-                      "To see the play: turn back past opening to 0.050 in again. Degrees before"
-                          + " top.",
-                      ANGLE,
-                      "encoder")
-                  .counted(Step.Count.BEFORE_TOP));
+      case DEGREE -> DegreeSteps.of(subject);
       default ->
           List.of(
               Step.act("seat", "Knock the crank back and forth so that the thrust faces align."),
@@ -180,23 +144,33 @@ record CrankGuide(Routine routine, Build build) implements Guide {
       out.fault("The wheel reads %s at top centre: set it first.", Guide.degrees(top));
       return;
     }
-    // Before top and after top are read off the same wheel, off by the same amount.
+    // Before a centre and after it are read off the same wheel, off by the same amount.
     // What was read another time does not mix with what is read now.
-    var wanted = build.combination().degreed().wanted();
-    var c = build.combination().with(Specs.make(Degreed.class, Map.of("wanted", wanted)));
-    c = put(c, out, a, "opens", "degreed.intakeOpens", top);
-    c = put(c, out, a, "closes", "degreed.intakeCloses", -top);
-    c = put(c, out, a, "rise", "degreed.intakeRise", -top);
-    c = put(c, out, a, "fall", "degreed.intakeFall", -top);
-    c = put(c, out, a, "back", "degreed.intakeBack", top);
+    var old = build.combination().degreed();
+    var c =
+        build
+            .combination()
+            .with(
+                Specs.make(
+                    Degreed.class,
+                    Map.of("wanted", old.wanted(), "exhaustWanted", old.exhaustWanted())));
+    boolean intake = subject == Subject.INTAKE;
+    String side = intake ? "degreed.intake" : "degreed.exhaust";
+    // All of the exhaust but its closing is counted before a centre, of the intake its opening.
+    double peak = intake ? -top : top;
+    c = put(c, out, a, "opens", side + "Opens", top);
+    c = put(c, out, a, "closes", side + "Closes", -top);
+    c = put(c, out, a, "rise", side + "Rise", peak);
+    c = put(c, out, a, "fall", side + "Fall", peak);
+    c = put(c, out, a, "back", side + "Back", top);
     if (c == null) {
       return;
     }
     for (var check : Degreeing.of(build.with(c))) {
       boolean asked =
-          check.name().contains("intake")
-              || check.name().equals("degree_slack")
-              || check.name().equals("degree_move");
+          check.name().contains(subject.word())
+              || intake && check.name().equals("degree_slack")
+              || intake && check.name().equals("degree_move");
       if (asked) {
         String line = check.label() + ": " + check.says() + ".";
         if (check.verdict() == Check.Verdict.BAD) {

@@ -1,7 +1,6 @@
 package grandbore.core.guided;
 
 import grandbore.core.build.Build;
-import grandbore.core.clearances.Reading.Side;
 import grandbore.core.units.Quantity;
 import java.util.List;
 
@@ -17,15 +16,18 @@ public interface Guide {
    * The guide of a routine.
    *
    * @param place cylinder, main or throw, from 1
-   * @param side which valve, for routines of valves
+   * @param subject one of the routine's
    */
-  static Guide of(Routine routine, Build build, int place, Side side) {
+  static Guide of(Routine routine, Build build, int place, Subject subject) {
+    if (!routine.subjects().contains(subject)) {
+      throw new IllegalArgumentException(routine + " is not about the " + subject);
+    }
     return switch (routine) {
-      case TOP_BY_STOP, TOP_BY_DWELL, DEGREE, END_PLAY -> new CrankGuide(routine, build);
+      case TOP_BY_STOP, TOP_BY_DWELL, DEGREE, END_PLAY -> new CrankGuide(routine, build, subject);
       case DECK, CHAMBER, DOME, RING_GAP, BEARING_BY_GAUGE, BEARING_BY_STRIP ->
-          new BlockGuide(routine, build, place);
+          new BlockGuide(routine, build, place, subject);
       case VALVE_BY_SPRING, VALVE_BY_CLAY, INSTALLED_HEIGHT, COIL_BIND, ROCKER ->
-          new ValveGuide(routine, build, place, side);
+          new ValveGuide(routine, build, place, subject.side());
     };
   }
 

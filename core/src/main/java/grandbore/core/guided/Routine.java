@@ -1,5 +1,8 @@
 package grandbore.core.guided;
 
+import grandbore.core.combination.BottomEnd;
+import java.util.List;
+
 /** The measurements that are led step by step. */
 public enum Routine {
   TOP_BY_STOP(
@@ -64,12 +67,19 @@ public enum Routine {
     return this == TOP_BY_STOP || this == TOP_BY_DWELL || this == DEGREE || this == END_PLAY;
   }
 
-  /** Whether it is done at one of two valves. */
-  public boolean isOfValves() {
-    return this == VALVE_BY_SPRING
-        || this == VALVE_BY_CLAY
-        || this == INSTALLED_HEIGHT
-        || this == COIL_BIND
-        || this == ROCKER;
+  /** The parts it can be about, the usual one first. */
+  public List<Subject> subjects() {
+    return switch (this) {
+      case DEGREE, VALVE_BY_SPRING, VALVE_BY_CLAY, INSTALLED_HEIGHT, COIL_BIND, ROCKER ->
+          List.of(Subject.INTAKE, Subject.EXHAUST);
+      case RING_GAP -> List.of(Subject.TOP_RING, Subject.SECOND_RING);
+      case BEARING_BY_GAUGE, BEARING_BY_STRIP -> List.of(Subject.MAIN, Subject.ROD);
+      default -> List.of(Subject.WHOLE);
+    };
+  }
+
+  /** How many places an engine has for it. */
+  public int places(Subject subject, BottomEnd bottom) {
+    return isOfTheWhole() ? 1 : subject == Subject.MAIN ? bottom.mains() : bottom.cylinders();
   }
 }

@@ -18,6 +18,8 @@ public record Step(
   public enum Count {
     AS_READ,
     BEFORE_TOP,
+    AFTER_TOP,
+    BEFORE_BOTTOM,
     AFTER_BOTTOM
   }
 
@@ -42,8 +44,9 @@ public record Step(
   public double counted(double sent) {
     double angle =
         switch (count) {
-          case AS_READ -> sent;
+          case AS_READ, AFTER_TOP -> sent;
           case BEFORE_TOP -> -sent;
+          case BEFORE_BOTTOM -> Math.PI - sent;
           case AFTER_BOTTOM -> sent + Math.PI;
         };
     return count == Count.AS_READ ? angle : angle - 2 * Math.PI * Math.rint(angle / (2 * Math.PI));

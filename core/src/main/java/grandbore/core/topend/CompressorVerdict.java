@@ -84,7 +84,7 @@ public final class CompressorVerdict {
             ? "beyond its map at %,.0f rpm: a larger compressor".formatted(choking.rpm())
             : "%.0f %% of the map's most, at %,.0f rpm".formatted(100 * most, choking.rpm()),
         "the engine's corrected flow over the map's at choke, at the same ratio");
-    var power = curve.peakPower().orElseThrow();
+    var power = curve.bestPoint().orElseThrow();
     list.add(
         "compressor_at_power",
         "Compressor at peak power",

@@ -8,6 +8,7 @@ import grandbore.core.combination.Cam;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Degreed;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.ValveTrain;
 import grandbore.core.units.Quantity;
 import java.util.List;
 
@@ -50,9 +51,13 @@ public final class Degreeing {
         g.d.exhaustFall(),
         g.cam.exhaustDuration().si(),
         g.cam.exhaustCentreline());
-    g.slack();
+    g.slack("", g.d.intakeOpens(), g.d.intakeBack());
+    g.slack("exhaust", g.d.exhaustOpens(), g.d.exhaustBack());
     g.separation();
-    g.move();
+    g.move(true);
+    if (g.twoShafts()) {
+      g.move(false);
+    }
     return g.list.checks();
   }
 
@@ -136,14 +141,14 @@ public final class Degreeing {
     }
   }
 
-  private void slack() {
-    if (!d.intakeBack().isSaid() || !d.intakeOpens().isSaid()) {
+  private void slack(String side, Given opens, Given back) {
+    if (!back.isSaid() || !opens.isSaid()) {
       return;
     }
-    double slack = Math.abs(d.intakeBack().si() - d.intakeOpens().si());
+    double slack = Math.abs(back.si() - opens.si());
     list.add(
-        "degree_slack",
-        "Slack of the drive",
+        side.isEmpty() ? "degree_slack" : "degree_slack_" + side,
+        side.isEmpty() ? "Slack of the drive" : "Slack of the drive, " + side,
         slack > SLACK ? Verdict.CLOSE : Verdict.GOOD,
         slack > SLACK
             ? "%s: read only while turning the engine its own way; after an overshoot go on two more"
@@ -160,38 +165,63 @@ public final class Degreeing {
       return;
     }
     double read = 0.5 * (in + out);
-    boolean right = Math.abs(read - cam.separation().si()) <= READ;
+    double wanted = twoShafts() ? 0.5 * (wanted(true) + wanted(false)) : cam.separation().si();
+    boolean right = Math.abs(read - wanted) <= READ;
     list.add(
         "degree_separation",
         "Separation",
-        right ? Verdict.GOOD : Verdict.BAD,
-        "%s read, %s on the card%s"
+        right ? Verdict.GOOD : twoShafts() ? Verdict.CLOSE : Verdict.BAD,
+        "%s read, %s %s%s"
             .formatted(
                 degrees(read),
-                degrees(cam.separation().si()),
-                right ? "" : ": it is ground in and no gear moves it"),
+                degrees(wanted),
+                twoShafts() ? "wanted" : "on the card",
+                right
+                    ? ""
+                    : twoShafts()
+                        ? ": both cams' moves together set it"
+                        : ": it is ground in and no gear moves it"),
         "(intake centreline + exhaust centreline)/2, in cam degrees");
   }
 
-  private void move() {
-    double in = intakeCentreline(d);
-    if (Double.isNaN(in)) {
+  private boolean twoShafts() {
+    return c.valveTrain().shafts() == ValveTrain.Shafts.TWO;
+  }
+
+  /** The centreline wanted, else the card's, rad from top centre. */
+  private double wanted(boolean intake) {
+    var said = intake ? d.wanted() : d.exhaustWanted();
+    return said.isSaid()
+        ? said.si()
+        : intake ? cam.intakeCentreline().si() : cam.exhaustCentreline();
+  }
+
+  /**
+   * How far a cam is moved. A cam that is advanced comes sooner: its intake centreline falls, its
+   * exhaust centreline, which counts before top, rises.
+   */
+  private void move(boolean intake) {
+    double read = intake ? intakeCentreline(d) : exhaustCentreline(d);
+    if (Double.isNaN(read)) {
       return;
     }
-    double wanted = d.wanted().isSaid() ? d.wanted().si() : cam.intakeCentreline().si();
-    double off = in - wanted;
+    double wanted = wanted(intake);
+    double late = intake ? read - wanted : wanted - read;
     double step = c.gear().gearStep().si();
-    boolean right = Math.abs(off) <= 0.5 * step;
+    boolean right = Math.abs(late) <= 0.5 * step;
+    String side = intake ? "intake" : "exhaust";
     list.add(
-        "degree_move",
-        "Move the cam",
+        twoShafts() ? "degree_move_" + side : "degree_move",
+        twoShafts() ? "Move the %s cam".formatted(side) : "Move the cam",
         right ? Verdict.GOOD : Verdict.CLOSE,
         right
             ? "as near as this adjuster goes"
             : "%s by %s at the crank, %.1f steps of the adjuster"
                 .formatted(
-                    off > 0 ? "advance" : "retard", degrees(Math.abs(off)), Math.abs(off) / step),
-        "intake centreline read − wanted = %s − %s; one step moves %s at the crank"
-            .formatted(degrees(in), degrees(wanted), degrees(step)));
+                    late > 0 ? "advance" : "retard",
+                    degrees(Math.abs(late)),
+                    Math.abs(late) / step),
+        "%s centreline read %s, wanted %s; one step moves %s at the crank"
+            .formatted(side, degrees(read), degrees(wanted), degrees(step)));
   }
 }

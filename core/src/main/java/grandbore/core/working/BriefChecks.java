@@ -8,7 +8,7 @@ import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
 import grandbore.core.prediction.Curve;
-import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Peak;
 import grandbore.core.prediction.SlowRunning;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Quantity;
@@ -57,7 +57,7 @@ public final class BriefChecks {
     return list.checks();
   }
 
-  private static void power(CheckList list, double wanted, CurvePoint p, WantedBand band) {
+  private static void power(CheckList list, double wanted, Peak p, WantedBand band) {
     double share = p.power() / wanted;
     boolean outside = p.rpm() < band.from() - 1 || p.rpm() > band.to() + 1;
     list.add(

@@ -176,7 +176,7 @@ class AnyBookTest {
               routine,
               EIGHT,
               1 + random.nextInt(8),
-              routine.isOfValves() ? random.nextBoolean() ? Side.INTAKE : Side.EXHAUST : Side.NONE);
+              routine.subjects().get(random.nextInt(routine.subjects().size())));
       var answers = new Answers();
       for (Step step : guide.steps()) {
         if (step.isRead() && random.nextInt(5) > 0) {

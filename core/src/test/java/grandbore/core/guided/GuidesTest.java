@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Measurement;
-import grandbore.core.clearances.Reading.Side;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.guided.Outcome.Into;
 import org.junit.jupiter.api.Test;
@@ -17,7 +16,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class GuidesTest {
   private static final Build BUILD = DemoBuilds.hillClimbEight();
 
-  private static Outcome run(Routine r, Side side, Object... keysAndValues) {
+  private static Outcome run(Routine r, Subject side, Object... keysAndValues) {
     var answers = new Answers();
     for (int i = 0; i < keysAndValues.length; i += 2) {
       answers.put((String) keysAndValues[i], ((Number) keysAndValues[i + 1]).doubleValue(), false);
@@ -40,7 +39,7 @@ class GuidesTest {
   @ParameterizedTest
   @EnumSource(Routine.class)
   void everyRoutineHasStepsAMistakeAndNothingToSayBeforeItIsRead(Routine r) {
-    var guide = Guide.of(r, BUILD, 1, r.isOfValves() ? Side.INTAKE : Side.NONE);
+    var guide = Guide.of(r, BUILD, 1, r.subjects().getLast());
     assertThat(guide.steps()).isNotEmpty();
     assertThat(guide.steps()).extracting(Step::key).doesNotHaveDuplicates();
     assertThat(guide.steps()).anyMatch(Step::isRead);
@@ -52,17 +51,17 @@ class GuidesTest {
 
   @Test
   void topCentreIsTheMiddleOfBothTouches() {
-    var o = run(Routine.TOP_BY_STOP, Side.NONE, "forward", rad(-38), "back", rad(44));
+    var o = run(Routine.TOP_BY_STOP, Subject.WHOLE, "forward", rad(-38), "back", rad(44));
     assertThat(o.says().getFirst()).contains("3.0°").contains("-3.0°");
     assertThat(o.wrong()).isEmpty();
-    assertThat(run(Routine.TOP_BY_STOP, Side.NONE, "forward", rad(-4), "back", rad(5)).wrong())
+    assertThat(run(Routine.TOP_BY_STOP, Subject.WHOLE, "forward", rad(-4), "back", rad(5)).wrong())
         .singleElement()
         .asString()
         .contains("longer stop");
     assertThat(
             run(
                     Routine.TOP_BY_STOP,
-                    Side.NONE,
+                    Subject.WHOLE,
                     "forward",
                     rad(-38),
                     "back",
@@ -78,10 +77,10 @@ class GuidesTest {
   @Test
   void readingOnTheWayBackIsCaught() {
     var answers = new Answers().put("rise", rad(-20), false).put("fall", rad(20), true);
-    var o = Guide.of(Routine.TOP_BY_DWELL, BUILD, 1, Side.NONE).conclude(answers);
+    var o = Guide.of(Routine.TOP_BY_DWELL, BUILD, 1, Subject.WHOLE).conclude(answers);
     assertThat(o.wrong()).singleElement().asString().contains("turning back");
     var degree = new Answers().put("top", 0, false).put("opens", rad(14), true);
-    assertThat(Guide.of(Routine.DEGREE, BUILD, 1, Side.NONE).conclude(degree).wrong())
+    assertThat(Guide.of(Routine.DEGREE, BUILD, 1, Subject.INTAKE).conclude(degree).wrong())
         .singleElement()
         .asString()
         .contains("two more turns");
@@ -90,19 +89,20 @@ class GuidesTest {
   /** 226° at 5° before and 41° after: centreline 108° (common practice, no source). */
   @Test
   void aCamIsDegreedWithAWheelThatIsOff() {
-    var right = run(Routine.DEGREE, Side.NONE, "top", 0, "opens", rad(14), "closes", rad(44));
+    var right = run(Routine.DEGREE, Subject.INTAKE, "top", 0, "opens", rad(14), "closes", rad(44));
     assertThat(right.wrong()).isEmpty();
     assertThat(right.says()).anyMatch(s -> s.startsWith("Centreline, intake: 105.0°"));
     // The same cam, the wheel reading 2° at top: before top it reads 2° less, after it 2° more.
-    var off = run(Routine.DEGREE, Side.NONE, "top", rad(2), "opens", rad(12), "closes", rad(46));
+    var off =
+        run(Routine.DEGREE, Subject.INTAKE, "top", rad(2), "opens", rad(12), "closes", rad(46));
     assertThat(off.says()).isEqualTo(right.says());
     assertThat(off.into())
         .anyMatch(i -> i instanceof Into.Input in && in.path().equals("degreed.intakeOpens"));
-    var late = run(Routine.DEGREE, Side.NONE, "top", 0, "opens", rad(10), "closes", rad(48));
+    var late = run(Routine.DEGREE, Subject.INTAKE, "top", 0, "opens", rad(10), "closes", rad(48));
     assertThat(late.says())
         .anyMatch(s -> s.contains("4.0° late"))
         .anyMatch(s -> s.contains("advance by 4.0°"));
-    var wrong = run(Routine.DEGREE, Side.NONE, "top", rad(60), "opens", rad(10));
+    var wrong = run(Routine.DEGREE, Subject.INTAKE, "top", rad(60), "opens", rad(10));
     assertThat(wrong.wrong()).singleElement().asString().contains("set it first");
   }
 
@@ -112,7 +112,7 @@ class GuidesTest {
     var o =
         run(
             Routine.DECK,
-            Side.NONE,
+            Subject.WHOLE,
             "zero",
             0,
             "thrust",
@@ -124,9 +124,19 @@ class GuidesTest {
     assertThat(o.says().getLast()).contains("%.4f in".formatted(mean));
     assertThat(o.into()).hasSize(2);
     var moved =
-        run(Routine.DECK, Side.NONE, "zero", 0, "thrust", 4e-4, "opposite", 3e-4, "after", 5e-5);
+        run(
+            Routine.DECK,
+            Subject.WHOLE,
+            "zero",
+            0,
+            "thrust",
+            4e-4,
+            "opposite",
+            3e-4,
+            "after",
+            5e-5);
     assertThat(moved.wrong()).singleElement().asString().contains("loose base");
-    assertThat(run(Routine.DECK, Side.NONE, "thrust", 4e-4).says())
+    assertThat(run(Routine.DECK, Subject.WHOLE, "thrust", 4e-4).says())
         .singleElement()
         .asString()
         .contains("rocks");
@@ -135,18 +145,18 @@ class GuidesTest {
   /** A burette that gives 55, is refilled and gives 8 more: 63 cc (common practice, no source). */
   @Test
   void chambersAndDomesAreFilled() {
-    var o = run(Routine.CHAMBER, Side.NONE, "first", 50e-6, "refill", 7e-6, "again", 57.2e-6);
+    var o = run(Routine.CHAMBER, Subject.WHOLE, "first", 50e-6, "refill", 7e-6, "again", 57.2e-6);
     assertThat(o.says()).contains("Chamber 57.0 cc.");
     assertThat(booked(o, Measurement.CHAMBER)).isCloseTo(57e-6, within(1e-12));
     assertThat(o.wrong()).isEmpty();
-    assertThat(run(Routine.CHAMBER, Side.NONE, "first", 55e-6, "refill", 8e-6).says())
+    assertThat(run(Routine.CHAMBER, Subject.WHOLE, "first", 55e-6, "refill", 8e-6).says())
         .contains("Chamber 63.0 cc.");
-    assertThat(run(Routine.CHAMBER, Side.NONE, "first", 59.5e-6).wrong())
+    assertThat(run(Routine.CHAMBER, Subject.WHOLE, "first", 59.5e-6).wrong())
         .singleElement()
         .asString()
         .contains("plug");
     double area = BUILD.combination().bottomEnd().boreArea();
-    var dome = run(Routine.DOME, Side.NONE, "depth", 0.0127, "poured", area * 0.0127 - 9e-6);
+    var dome = run(Routine.DOME, Subject.WHOLE, "depth", 0.0127, "poured", area * 0.0127 - 9e-6);
     assertThat(dome.says().getFirst()).startsWith("Dome of 9.0 cc");
     assertThat(dome.into())
         .singleElement()
@@ -155,15 +165,16 @@ class GuidesTest {
 
   @Test
   void ringsAndBearingsCatchWhatIsNotSquareOrNotRound() {
-    assertThat(run(Routine.RING_GAP, Side.NONE, "gap", 5e-4, "lower", 5.01e-4).wrong()).isEmpty();
-    assertThat(run(Routine.RING_GAP, Side.NONE, "gap", 5e-4, "lower", 6e-4).wrong())
+    assertThat(run(Routine.RING_GAP, Subject.TOP_RING, "gap", 5e-4, "lower", 5.01e-4).wrong())
+        .isEmpty();
+    assertThat(run(Routine.RING_GAP, Subject.TOP_RING, "gap", 5e-4, "lower", 6e-4).wrong())
         .singleElement()
         .asString()
         .contains("square");
     var good =
         run(
             Routine.BEARING_BY_GAUGE,
-            Side.NONE,
+            Subject.MAIN,
             "bore",
             0.0640700,
             "aside",
@@ -177,7 +188,7 @@ class GuidesTest {
     assertThat(
             run(
                     Routine.BEARING_BY_GAUGE,
-                    Side.NONE,
+                    Subject.MAIN,
                     "bore",
                     0.06407,
                     "aside",
@@ -188,7 +199,7 @@ class GuidesTest {
         .singleElement()
         .asString()
         .contains("cap");
-    assertThat(run(Routine.BEARING_BY_STRIP, Side.NONE, "middle", 6e-5, "edge", 4e-5).wrong())
+    assertThat(run(Routine.BEARING_BY_STRIP, Subject.MAIN, "middle", 6e-5, "edge", 4e-5).wrong())
         .singleElement()
         .asString()
         .contains("turned");
@@ -199,7 +210,7 @@ class GuidesTest {
     var seen =
         run(
             Routine.VALVE_BY_SPRING,
-            Side.INTAKE,
+            Subject.INTAKE,
             "at5",
             2.9e-3,
             "at10",
@@ -213,7 +224,7 @@ class GuidesTest {
     assertThat(
             run(
                     Routine.VALVE_BY_SPRING,
-                    Side.EXHAUST,
+                    Subject.EXHAUST,
                     "at10",
                     2.9e-3,
                     "at15",
@@ -224,26 +235,62 @@ class GuidesTest {
         .singleElement()
         .asString()
         .contains("further from top");
-    assertThat(run(Routine.VALVE_BY_CLAY, Side.INTAKE, "thin", 5e-3).wrong())
+    assertThat(run(Routine.VALVE_BY_CLAY, Subject.INTAKE, "thin", 5e-3).wrong())
         .singleElement()
         .asString()
         .contains("gasket, timing or pocket");
-    var bind = run(Routine.COIL_BIND, Side.INTAKE, "bind", 0.0280, "height", 0.0457);
+    var bind = run(Routine.COIL_BIND, Subject.INTAKE, "bind", 0.0280, "height", 0.0457);
     double lift = BUILD.combination().intakeLift();
     assertThat(booked(bind, Measurement.COIL_BIND)).isCloseTo(0.0177 - lift, within(1e-12));
-    assertThat(run(Routine.COIL_BIND, Side.INTAKE, "bind", 0.0380, "height", 0.0457).wrong())
+    assertThat(run(Routine.COIL_BIND, Subject.INTAKE, "bind", 0.0380, "height", 0.0457).wrong())
         .singleElement()
         .asString()
         .contains("before full lift");
     double sheet = BUILD.combination().gear().installedHeight().si();
-    assertThat(run(Routine.INSTALLED_HEIGHT, Side.EXHAUST, "height", sheet + 0.4e-3).says())
+    assertThat(run(Routine.INSTALLED_HEIGHT, Subject.EXHAUST, "height", sheet + 0.4e-3).says())
         .anyMatch(s -> s.contains("Shims of 0.0157 in"));
-    assertThat(run(Routine.ROCKER, Side.INTAKE, "width", 4e-3, "off", 1e-3).wrong()).hasSize(2);
-    var play = run(Routine.END_PLAY, Side.NONE, "rear", -1e-5, "front", 1.4e-4, "again", -1e-5);
+    assertThat(run(Routine.ROCKER, Subject.INTAKE, "width", 4e-3, "off", 1e-3).wrong()).hasSize(2);
+    var play = run(Routine.END_PLAY, Subject.WHOLE, "rear", -1e-5, "front", 1.4e-4, "again", -1e-5);
     assertThat(booked(play, Measurement.CRANK_END_PLAY)).isCloseTo(1.5e-4, within(1e-12));
-    assertThat(run(Routine.END_PLAY, Side.NONE, "rear", 0, "front", 1.4e-4, "again", 6e-5).wrong())
+    assertThat(
+            run(Routine.END_PLAY, Subject.WHOLE, "rear", 0, "front", 1.4e-4, "again", 6e-5).wrong())
         .singleElement()
         .asString()
         .contains("thrust");
+  }
+
+  /** Each part has its own line in the book, and mains are counted as mains. */
+  @Test
+  void ringsAndBearingsGoWhereTheyBelong() {
+    var gap = run(Routine.RING_GAP, Subject.SECOND_RING, "gap", 5e-4);
+    assertThat(booked(gap, Measurement.SECOND_RING_GAP)).isEqualTo(5e-4);
+    assertThat(gap.into()).hasSize(1);
+    var rod = run(Routine.BEARING_BY_GAUGE, Subject.ROD, "bore", 0.0534, "journal", 0.05335);
+    assertThat(booked(rod, Measurement.ROD_BORE)).isEqualTo(0.0534);
+    assertThat(booked(rod, Measurement.ROD_JOURNAL)).isEqualTo(0.05335);
+    var strip = run(Routine.BEARING_BY_STRIP, Subject.ROD, "middle", 6e-5);
+    assertThat(booked(strip, Measurement.ROD_BEARING)).isEqualTo(6e-5);
+    var bottom = BUILD.combination().bottomEnd();
+    assertThat(Routine.BEARING_BY_GAUGE.places(Subject.MAIN, bottom)).isEqualTo(5);
+    assertThat(Routine.BEARING_BY_GAUGE.places(Subject.ROD, bottom)).isEqualTo(8);
+  }
+
+  /** Read 5° sooner than the card's, on its own shaft or on the intake's. */
+  @Test
+  void anExhaustCamOnItsOwnShaftIsMovedByItself() {
+    var twin = DemoBuilds.paddockFour();
+    var card = Math.toDegrees(twin.combination().cam().exhaustCentreline());
+    var duration = Math.toDegrees(twin.combination().cam().exhaustDuration().si());
+    double opens = duration / 2 + card + 5 - 180;
+    double closes = duration / 2 - card - 5;
+    var a = new Answers().put("top", 0, false);
+    a.put("opens", rad(opens), false).put("closes", rad(closes), false);
+    var o = Guide.of(Routine.DEGREE, twin, 1, Subject.EXHAUST).conclude(a);
+    assertThat(o.wrong()).isEmpty();
+    assertThat(o.says())
+        .anyMatch(s -> s.startsWith("Move the exhaust cam: retard by 5.0°"))
+        .noneMatch(s -> s.contains("ground in"));
+    var eight = Guide.of(Routine.DEGREE, BUILD, 1, Subject.EXHAUST).conclude(a);
+    assertThat(eight.says()).noneMatch(s -> s.startsWith("Move"));
   }
 }

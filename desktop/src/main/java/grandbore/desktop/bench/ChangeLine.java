@@ -1,7 +1,7 @@
 package grandbore.desktop.bench;
 
 import grandbore.core.prediction.Curve;
-import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Peak;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.results.Shown;
@@ -46,7 +46,7 @@ final class ChangeLine extends Label {
     before = now;
   }
 
-  private static CurvePoint peak(Curve curve) {
+  private static Peak peak(Curve curve) {
     return curve.peakPower().orElseThrow();
   }
 }

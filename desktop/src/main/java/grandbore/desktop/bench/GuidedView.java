@@ -1,7 +1,6 @@
 package grandbore.desktop.bench;
 
 import grandbore.core.clearances.Reading;
-import grandbore.core.clearances.Reading.Side;
 import grandbore.core.clearances.Taken;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
@@ -10,6 +9,7 @@ import grandbore.core.guided.Guide;
 import grandbore.core.guided.Outcome;
 import grandbore.core.guided.Routine;
 import grandbore.core.guided.Step;
+import grandbore.core.guided.Subject;
 import grandbore.core.units.Entry;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.Page;
@@ -21,7 +21,9 @@ import grandbore.instruments.Kind;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -44,11 +46,12 @@ final class GuidedView extends VBox {
   private final Button into = new Button("Into the book");
   private final ComboBox<Routine> routines = new ComboBox<>();
   private final ComboBox<Integer> place = new ComboBox<>();
-  private final ComboBox<String> side = new ComboBox<>();
+  private final ComboBox<Subject> subject = new ComboBox<>();
   private final FlowPane where;
   private Routine routine = Routine.TOP_BY_STOP;
   private Answers answers = new Answers();
   private int at;
+  private boolean choosing;
 
   GuidedView(Session session, Look look, Instruments instruments) {
     super(8);
@@ -72,21 +75,19 @@ final class GuidedView extends VBox {
           }
         });
     routines.setOnAction(e -> begin(routines.getValue()));
-    for (var box : new ComboBox<?>[] {routines, place, side}) {
+    for (var box : new ComboBox<?>[] {routines, place, subject}) {
       box.setMinWidth(USE_PREF_SIZE);
     }
     place.setId("guide-place");
     place.setAccessibleText("place");
-    side.setId("guide-side");
-    side.setAccessibleText("valve");
-    side.getItems().setAll("intake", "exhaust");
-    side.setValue("intake");
-    place.setOnAction(e -> begin(routine));
-    side.setOnAction(e -> begin(routine));
+    subject.setId("guide-side");
+    subject.setAccessibleText("which");
+    place.setOnAction(e -> chosen());
+    subject.setOnAction(e -> chosen());
     var again = new Button("Begin again");
     again.setId("guide-again");
     again.setOnAction(e -> begin(routine));
-    where = new FlowPane(8, 4, routines, new Label("at"), place, side, again);
+    where = new FlowPane(8, 4, routines, new Label("at"), place, subject, again);
     where.setAlignment(Pos.CENTER_LEFT);
     into.setId("guide-into");
     into.setOnAction(e -> takeOver());
@@ -114,28 +115,34 @@ final class GuidedView extends VBox {
             Page.caution(
                 "Plugs out and the engine turned by hand: valves can meet pistons. Springs under"
                     + " compression throw parts: eyes covered, tool seated."));
+    choices();
     instruments.beatsProperty().subscribe(b -> showLive());
     sceneProperty().subscribe(s -> listen());
-    session.buildProperty().subscribe(b -> places());
+    session.buildProperty().subscribe(b -> choices());
     begin(routine);
   }
 
-  private void places() {
-    int n = session.build().combination().bottomEnd().cylinders();
+  /** The choices of part and place that this routine has, what was chosen kept where it can be. */
+  private void choices() {
+    choosing = true;
+    if (!subject.getItems().equals(routine.subjects())) {
+      subject.getItems().setAll(routine.subjects());
+      subject.setValue(routine.subjects().getFirst());
+    }
+    int n = routine.places(subject.getValue(), session.build().combination().bottomEnd());
     if (place.getItems().size() != n) {
-      place.getItems().clear();
-      for (int i = 1; i <= n; i++) {
-        place.getItems().add(i);
-      }
+      place.getItems().setAll(IntStream.rangeClosed(1, n).boxed().toList());
       place.setValue(1);
     }
+    show(subject, routine.subjects().size() > 1);
+    show(place, !routine.isOfTheWhole());
+    show(where.getChildren().get(1), !routine.isOfTheWhole());
+    choosing = false;
   }
 
-  private Side valve() {
-    if (!routine.isOfValves()) {
-      return Side.NONE;
-    }
-    return "exhaust".equals(side.getValue()) ? Side.EXHAUST : Side.INTAKE;
+  private static void show(Node node, boolean shown) {
+    node.setVisible(shown);
+    node.setManaged(shown);
   }
 
   private int number() {
@@ -143,21 +150,22 @@ final class GuidedView extends VBox {
   }
 
   private Guide guide() {
-    return Guide.of(routine, session.build(), number(), valve());
+    return Guide.of(routine, session.build(), number(), subject.getValue());
+  }
+
+  /** A choice by hand begins again; one that follows from another routine does not. */
+  private void chosen() {
+    if (!choosing) {
+      begin(routine);
+    }
   }
 
   private void begin(Routine r) {
     routine = r;
     answers = new Answers();
     at = 0;
-    places();
-    place.setVisible(!r.isOfTheWhole());
-    place.setManaged(!r.isOfTheWhole());
-    side.setVisible(r.isOfValves());
-    side.setManaged(r.isOfValves());
-    where.getChildren().get(1).setVisible(!r.isOfTheWhole());
-    where.getChildren().get(1).setManaged(!r.isOfTheWhole());
-    drawing.show(r, valve());
+    choices();
+    drawing.show(r, subject.getValue());
     mistake.setText("Usual mistake: " + r.mistake());
     instruments.turnedBack();
     refresh();

@@ -1,11 +1,15 @@
 package grandbore.desktop.camshaft;
 
+import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.combination.ValveTrain;
 import grandbore.core.topend.Degreeing;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.session.Session;
+import java.util.HashMap;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 
@@ -38,8 +42,11 @@ final class DegreeView extends VBox {
                     "degreed.exhaustRise",
                     "degreed.exhaustFall",
                     "degreed.intakeBack",
+                    "degreed.exhaustBack",
                     "degreed.wanted",
-                    "gear.gearStep"),
+                    "gear.gearStep")
+                .when(c -> c.valveTrain().shafts() == ValveTrain.Shafts.TWO)
+                .with("degreed.exhaustWanted"),
             checks,
             use,
             Page.caution(
@@ -62,17 +69,17 @@ final class DegreeView extends VBox {
       session.edit(
           "Cam degreed",
           b -> {
-            var c = b.combination();
-            var cam = c.cam();
-            double separation = Double.isNaN(out) ? cam.separation().si() : 0.5 * (in + out);
-            var now =
-                c.with(
-                    "cam.intakeCentreline", cam.intakeCentreline().with(in, Provenance.MEASURED));
-            return b.with(
-                Double.isNaN(out)
-                    ? now
-                    : now.with(
-                        "cam.separation", cam.separation().with(separation, Provenance.MEASURED)));
+            var cam = b.combination().cam();
+            // On one shaft the exhaust goes where the intake goes; on its own it stays.
+            boolean apart = b.combination().valveTrain().shafts() == ValveTrain.Shafts.TWO;
+            double exhaust = Double.isNaN(out) && apart ? cam.exhaustCentreline() : out;
+            var said = new HashMap<String, Given>();
+            said.put("intakeCentreline", cam.intakeCentreline().with(in, Provenance.MEASURED));
+            if (!Double.isNaN(exhaust)) {
+              said.put(
+                  "separation", cam.separation().with(0.5 * (in + exhaust), Provenance.MEASURED));
+            }
+            return b.with(b.combination().with(Specs.changed(cam, said)));
           });
     } catch (IllegalArgumentException e) {
       session.refuse(e.getMessage());

@@ -35,6 +35,9 @@ final class LobesView {
             .put(
                 "Follower",
                 Page.choice(session, "Follower", "valveTrain.follower", ValveTrain.Follower.class))
+            .put(
+                "Camshafts",
+                Page.choice(session, "Camshafts", "valveTrain.shafts", ValveTrain.Shafts.class))
             .with("valveTrain.rockerOffSeat")
             .when(FlatTappet::concerns)
             .with("valveTrain.tappetDiameter"),

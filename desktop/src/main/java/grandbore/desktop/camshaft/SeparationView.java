@@ -5,6 +5,7 @@ import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.Top;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.topend.RockerReading;
 import grandbore.desktop.controls.FigureRows;
@@ -135,7 +136,7 @@ final class SeparationView extends VBox {
     double rule =
         session.figure("separation_rule").map(f -> Math.toDegrees(f.si())).orElse(Double.NaN);
     var line = new Line("average power", x, y);
-    double top = top(x, y, best);
+    double top = Top.of(x, y).at();
     var watts = Arrays.stream(gain).map(unit::toSi).toArray();
     judged =
         seen ->
@@ -173,18 +174,5 @@ final class SeparationView extends VBox {
   private void judge() {
     var seen = session.build().combination().worksheet().rockerGain();
     test.setText(judged == null || !seen.isSaid() ? "" : judged.apply(seen.si()));
-  }
-
-  /** Top of a parabola through the best point and its neighbours. */
-  private static double top(double[] x, double[] y, int best) {
-    if (best == 0 || best == x.length - 1) {
-      return x[best];
-    }
-    double a = y[best - 1];
-    double b = y[best];
-    double c = y[best + 1];
-    double bend = a - 2 * b + c;
-    double step = x[best + 1] - x[best];
-    return bend < 0 ? x[best] + 0.5 * step * (a - c) / bend : x[best];
   }
 }

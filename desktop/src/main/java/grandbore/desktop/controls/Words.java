@@ -37,6 +37,11 @@ public final class Words {
             case FINGER_OVERHEAD -> "finger, overhead cam";
             case BUCKET_OVERHEAD -> "bucket, overhead cam";
           };
+      case ValveTrain.Shafts s ->
+          switch (s) {
+            case ONE -> "one for both valves";
+            case TWO -> "one each";
+          };
       case Intake.Manifold m ->
           switch (m) {
             case PLENUM -> "one plenum";
@@ -46,7 +51,7 @@ public final class Words {
       case Intake.Fuelling f ->
           switch (f) {
             case CARBURETTOR -> "carburettor";
-            case PORT_INJECTION -> "at each port";
+            case PORT_INJECTION -> "port injection";
           };
       case Intake.Heating h ->
           switch (h) {

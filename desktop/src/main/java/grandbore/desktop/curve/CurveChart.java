@@ -122,22 +122,22 @@ final class CurveChart extends StackPane {
     cursor.setValue(rpm);
   }
 
-  private double torque(CurvePoint p) {
-    return (units == UnitSystem.US ? 1 / Measure.POUND_FEET.toSi(1) : 1) * p.torque();
+  private double torque(double newtonMetres) {
+    return (units == UnitSystem.US ? 1 / Measure.POUND_FEET.toSi(1) : 1) * newtonMetres;
   }
 
-  private double power(CurvePoint p) {
-    return (units == UnitSystem.US ? Measure.HORSEPOWER : Measure.KILOWATTS).fromSi(p.power());
+  private double power(double watts) {
+    return (units == UnitSystem.US ? Measure.HORSEPOWER : Measure.KILOWATTS).fromSi(watts);
   }
 
   private void redraw() {
     chart.setNotify(false);
     var torques = new XYSeriesCollection();
     var powers = new XYSeriesCollection();
-    torques.addSeries(series("torque", seen.curve(), this::torque));
-    powers.addSeries(series("power", seen.curve(), this::power));
-    torques.addSeries(series("torque before", seen.ghost(), this::torque));
-    powers.addSeries(series("power before", seen.ghost(), this::power));
+    torques.addSeries(series("torque", seen.curve(), p -> torque(p.torque())));
+    powers.addSeries(series("power", seen.curve(), p -> power(p.power())));
+    torques.addSeries(series("torque before", seen.ghost(), p -> torque(p.torque())));
+    powers.addSeries(series("power before", seen.ghost(), p -> power(p.power())));
     plot.setDataset(0, torques);
     plot.setDataset(1, powers);
     grow(torques, powers);
@@ -239,11 +239,14 @@ final class CurveChart extends StackPane {
         .ifPresent(
             at -> {
               // Under its curve where the power passes just above.
-              double gap = power(at) - torque(at);
+              double gap = power(at.power()) - torque(at.torque());
               boolean crossed = units == UnitSystem.US && gap > 0 && gap < 0.2 * torqueTop;
-              peak(0, at.rpm(), torque(at), crossed ? -0.085 : ABOVE, Palette.awt(p.dye()));
+              peak(
+                  0, at.rpm(), torque(at.torque()), crossed ? -0.085 : ABOVE, Palette.awt(p.dye()));
             });
-    curve.peakPower().ifPresent(at -> peak(1, at.rpm(), power(at), ABOVE, Palette.awt(p.power())));
+    curve
+        .peakPower()
+        .ifPresent(at -> peak(1, at.rpm(), power(at.power()), ABOVE, Palette.awt(p.power())));
     for (var point : curve.points()) {
       if (!point.converged()) {
         var mark = text("✕ not settled", point.rpm(), 0.05 * torqueTop, Palette.awt(p.soft()));
@@ -255,9 +258,13 @@ final class CurveChart extends StackPane {
         .findFirst()
         .ifPresent(
             at -> {
-              annotation(0, end("torque", at.rpm(), torque(at), Palette.awt(p.dye())));
+              annotation(0, end("torque", at.rpm(), torque(at.torque()), Palette.awt(p.dye())));
               var below =
-                  end("power", at.rpm(), power(at) - 0.06 * powerTop, Palette.awt(p.power()));
+                  end(
+                      "power",
+                      at.rpm(),
+                      power(at.power()) - 0.06 * powerTop,
+                      Palette.awt(p.power()));
               below.setTextAnchor(TextAnchor.TOP_LEFT);
               annotation(1, below);
             });
@@ -273,7 +280,7 @@ final class CurveChart extends StackPane {
   private void peak(int dataset, double rpm, double value, double off, Color color) {
     var a =
         text(
-            String.format(Locale.US, "%.0f at %,.0f", value, rpm),
+            String.format(Locale.US, "%.0f at %,.0f", value, 10 * Math.rint(rpm / 10)),
             rpm,
             value + off * (dataset == 0 ? torqueTop : powerTop),
             color);

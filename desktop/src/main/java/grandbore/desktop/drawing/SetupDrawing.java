@@ -1,7 +1,7 @@
 package grandbore.desktop.drawing;
 
-import grandbore.core.clearances.Reading.Side;
 import grandbore.core.guided.Routine;
+import grandbore.core.guided.Subject;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.session.Session;
@@ -12,15 +12,15 @@ public final class SetupDrawing extends Drawing {
   private static final double HEIGHT = 170;
 
   private Routine routine = Routine.TOP_BY_STOP;
-  private Side side = Side.NONE;
+  private Subject subject = Subject.WHOLE;
 
   public SetupDrawing(Session session, Look look) {
     super(session, look, HEIGHT);
   }
 
-  public void show(Routine now, Side at) {
+  public void show(Routine now, Subject of) {
     routine = now;
-    side = at;
+    subject = of;
     redraw();
   }
 
@@ -74,7 +74,11 @@ public final class SetupDrawing extends Drawing {
         lobe(pen, palette, x);
         dial(pen, palette, x, 6, 34);
         pen.text(
-            "indicator in line with the tappet", palette.ink(), TextAlignment.LEFT, x + 60, 14);
+            "indicator in line with the %s tappet".formatted(subject.word()),
+            palette.ink(),
+            TextAlignment.LEFT,
+            x + 60,
+            14);
         wheel(pen, palette, x + 260);
       }
       case VALVE_BY_SPRING, VALVE_BY_CLAY -> {
@@ -94,7 +98,7 @@ public final class SetupDrawing extends Drawing {
               20);
         }
         pen.text(
-            side == Side.EXHAUST ? "exhaust: worst before top" : "intake: worst after top",
+            subject == Subject.EXHAUST ? "exhaust: worst before top" : "intake: worst after top",
             palette.soft(),
             TextAlignment.LEFT,
             x + 70,
