@@ -87,7 +87,7 @@ class MigrationTest {
   }
 
   @Test
-  void everythingOfTheOlderBookIsThere() throws Exception{
+  void everythingOfTheOlderBookIsThere() throws Exception {
     var file = folder.resolve("book.db");
     older(file, 3, 4);
     try (var book = ShopBook.open(file)) {
@@ -135,7 +135,7 @@ class MigrationTest {
 
   /** One document that can't be read does not keep the others from coming over. */
   @Test
-  void anUnreadableBuildComesOverWithItsReason() throws Exception{
+  void anUnreadableBuildComesOverWithItsReason() throws Exception {
     var file = folder.resolve("book.db");
     older(file, 2, 1);
     try (Connection c = DriverManager.getConnection("jdbc:sqlite:" + file);

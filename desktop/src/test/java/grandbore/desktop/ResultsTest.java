@@ -35,7 +35,7 @@ class ResultsTest extends BenchTest {
   }
 
   private void quiet() {
-    until("results stand", () -> !robot.lookup("#results-cancel").query().isVisible());
+    until("results stand", () -> !robot.lookup("#results-run").query().isVisible());
   }
 
   /** One speed is solved whole, follows the cursor, and its plots export three ways. */
@@ -81,7 +81,7 @@ class ResultsTest extends BenchTest {
     assertThat(isShown("#plot-pressures")).isTrue();
     assertThat(isShown("#plot-margins")).isTrue();
     robot.clickOn("#view-losses");
-    until("running", () -> text("#results-status").contains("without"));
+    until("running", () -> text("#results-run-words").contains("without each loss: "));
     until("losses", () -> text("#results-status").contains("do not add up"));
     assertThat(robot.lookup("#loss-table .input-label").queryAllAs(Label.class))
         .extracting(Label::getText)
@@ -100,11 +100,14 @@ class ResultsTest extends BenchTest {
     station("prediction");
     quiet();
     robot.clickOn("#view-losses");
-    until("running", () -> robot.lookup("#results-cancel").query().isVisible());
-    robot.clickOn("#results-cancel");
+    until("running", () -> text("#results-run-words").contains("without each loss"));
+    robot.clickOn("#results-run-stop");
     WaitForAsyncUtils.waitForFxEvents();
-    assertThat(text("#results-status")).isEqualTo("Cancelled");
+    assertThat(text("#results-run-words")).isEqualTo("Stopped.");
     assertThat(robot.lookup("#loss-table .input-label").queryAll()).isEmpty();
+    assertThat(text("#results-run-stop")).isEqualTo("Run again");
+    robot.clickOn("#results-run-stop");
+    until("again", () -> text("#results-run-words").contains("without each loss"));
   }
 
   /** Inputs come and go with what they belong to. */

@@ -135,6 +135,15 @@ public final class Specs {
     }
   }
 
+  /** A record's components' values, in their order. */
+  public static List<Object> values(Record record) {
+    var values = new ArrayList<Object>();
+    for (var c : PARTS.get(record.getClass())) {
+      values.add(c.read(record));
+    }
+    return values;
+  }
+
   /** A component of a record by its name. */
   static Object read(Object record, String name) {
     for (var c : PARTS.get(record.getClass())) {

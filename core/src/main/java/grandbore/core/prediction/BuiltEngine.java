@@ -1,17 +1,8 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combination.Brief;
-import grandbore.core.combination.Card;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Degreed;
-import grandbore.core.combination.Fits;
-import grandbore.core.combination.Gear;
-import grandbore.core.combination.Ratings;
-import grandbore.core.combination.Specs;
-import grandbore.core.combination.Worksheet;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 
 /**
  * A combination with the volumes its cylinders really have.
@@ -31,24 +22,9 @@ public record BuiltEngine(Combination combination, List<Double> clearances) {
     return new BuiltEngine(c, Collections.nCopies(c.bottomEnd().cylinders(), c.clearanceVolume()));
   }
 
-  /** Groups that are kept with an engine and that the prediction does not read. */
-  private static final List<Class<? extends Record>> ON_PAPER =
-      List.of(
-          Fits.class,
-          Ratings.class,
-          Card.class,
-          Gear.class,
-          Degreed.class,
-          Brief.class,
-          Worksheet.class);
-
-  /** This engine with nothing said that the prediction does not read: alike, they run alike. */
-  public BuiltEngine solved() {
-    var c = combination;
-    for (var group : ON_PAPER) {
-      c = c.with(Specs.make(group, Map.of()));
-    }
-    return new BuiltEngine(c, clearances);
+  /** The numbers of it that the prediction reads: alike, they run alike. */
+  public EngineKey key() {
+    return EngineKey.of(this);
   }
 
   double[] clearanceArray() {

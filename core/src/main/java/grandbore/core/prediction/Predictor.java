@@ -9,8 +9,6 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -20,18 +18,21 @@ public final class Predictor implements AutoCloseable {
   /** A trace has a row each so much of a turn, rad. */
   private static final double TRACED_STEP = Math.toRadians(1);
 
-  private final int workers;
-  private final ExecutorService pool;
+  private final Workers workers;
 
   public Predictor() {
     this(Runtime.getRuntime().availableProcessors());
   }
 
   public Predictor(int workers) {
+    this(new PoolWorkers(workers));
+  }
+
+  /**
+   * @param workers not closed with this
+   */
+  public Predictor(Workers workers) {
     this.workers = workers;
-    pool =
-        Executors.newFixedThreadPool(
-            workers, Thread.ofPlatform().daemon().name("predictor-", 0).factory());
   }
 
   /** The whole curve at once. */
@@ -57,7 +58,8 @@ public final class Predictor implements AutoCloseable {
   /**
    * A curve, each speed started from where that speed's last run ended and kept for the next: for
    * curves of one engine edited bit by bit. What it comes to depends on the runs before by less
-   * than the change that counts as settled.
+   * than the change that counts as settled. Where a speed has no run before it, each is started
+   * from its neighbour's, so that from nothing the same engine always comes to the same curve.
    *
    * @param each told of every point as it stands, from a worker's thread
    * @param cancelled asked once a cycle
@@ -71,10 +73,13 @@ public final class Predictor implements AutoCloseable {
       Consumer<CurvePoint> each,
       BooleanSupplier cancelled) {
     var job = new Job(engine, fidelity, fidelity.mesh(), Relief.NONE, starts);
+    if (!speeds.stream().allMatch(starts::has)) {
+      return run(job, shares(speeds), each, cancelled);
+    }
     // No speed hangs on its neighbour's, so that whoever is free takes the next.
     var left = new ConcurrentLinkedDeque<>(speeds.stream().sorted().toList());
     var sources = new ArrayList<Supplier<Double>>();
-    for (int k = 0; k < workers; k++) {
+    for (int k = 0; k < workers.atOnce(); k++) {
       sources.add(k % 2 == 0 ? left::pollFirst : left::pollLast);
     }
     return run(job, sources, each, cancelled);
@@ -148,9 +153,7 @@ public final class Predictor implements AutoCloseable {
     }
     var all = new ArrayList<CurvePoint>();
     try {
-      for (var future : pool.invokeAll(tasks)) {
-        all.addAll(future.get());
-      }
+      workers.all(tasks).forEach(all::addAll);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       throw new CancellationException("interrupted");
@@ -189,7 +192,7 @@ public final class Predictor implements AutoCloseable {
     var share = new ArrayDeque<Double>();
     double sum = 0;
     for (double s : sorted) {
-      if (!share.isEmpty() && sum >= whole * (shares.size() + 1) / workers) {
+      if (!share.isEmpty() && sum >= whole * (shares.size() + 1) / workers.atOnce()) {
         shares.add(share::poll);
         share = new ArrayDeque<>();
       }
@@ -211,6 +214,8 @@ public final class Predictor implements AutoCloseable {
 
   @Override
   public void close() {
-    pool.shutdownNow();
+    if (workers instanceof PoolWorkers own) {
+      own.close();
+    }
   }
 }

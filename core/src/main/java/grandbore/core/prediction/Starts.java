@@ -34,6 +34,10 @@ public final class Starts {
     return Optional.ofNullable(bySpeed.get(rpm));
   }
 
+  synchronized boolean has(double rpm) {
+    return bySpeed.containsKey(rpm);
+  }
+
   synchronized void keep(double rpm, Start start) {
     bySpeed.put(rpm, start);
     if (bySpeed.size() > MOST) {

@@ -7,6 +7,9 @@ import grandbore.core.mechanics.Strength;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Trace;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.CurvesStudy;
+import grandbore.core.studies.TraceStudy;
 import grandbore.core.units.Measure;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
@@ -43,9 +46,9 @@ final class ForcesView extends VBox {
   private final CheckRows rated = new CheckRows();
   private final CheckRows unboosted = new CheckRows();
   private final Label without = Page.part("The same without boost");
-  private final ResultService service = new ResultService(this::say);
-  private final ResultService laid = new ResultService(this::say);
-  private final ResultService plain = new ResultService(this::say);
+  private final ResultService service;
+  private final ResultService laid;
+  private final ResultService plain;
   private final Asking asking;
   private final Asking askingPlain;
   private Trace trace;
@@ -61,6 +64,9 @@ final class ForcesView extends VBox {
       ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
+    plain = new ResultService(curves.runs(), Urgency.STUDY, this::say);
+    laid = new ResultService(curves.runs(), Urgency.SEEN, this::say);
+    service = new ResultService(curves.runs(), Urgency.SEEN, this::say);
     this.curves = curves;
     this.crank = crank;
     this.rpm = rpm;
@@ -91,11 +97,10 @@ final class ForcesView extends VBox {
                     + " says. No load predicted here is a promise that a part stands it: an engine"
                     + " that lets go throws parts."));
     asking =
-        new Asking(this, curves, this::solve)
+        new Asking(this, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
     askingPlain =
-        new Asking(this, curves, this::unboost)
-            .when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, this::unboost).when(session.buildProperty(), session.readingsProperty());
     WhenSeen.refresh(this, this::rate, curves.curve(), session.buildProperty());
     crank.subscribe(
         a -> {
@@ -122,16 +127,15 @@ final class ForcesView extends VBox {
     double at = Math.rint(rpm.get() / 50) * 50;
     var over = session.overProperty().get();
     if (!asking.isNew(
-        session.engine().solved(), at, session.build().units(), over == null ? "nothing" : over)) {
+        session.engine().key(), at, session.build().units(), over == null ? "nothing" : over)) {
       return;
     }
     say(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));
-    service.trace(session.engine(), at, this::show);
+    service.ask(new TraceStudy(session.engine(), at), this::show);
     other = null;
     if (over != null) {
-      laid.trace(
-          over.engine(),
-          at,
+      laid.ask(
+          new TraceStudy(over.engine(), at),
           t -> {
             other = loads(over.engine().combination(), t);
             otherAngles = t.angles();
@@ -213,17 +217,17 @@ final class ForcesView extends VBox {
       n.setVisible(boosted);
       n.setManaged(boosted);
     }
-    if (!boosted || !askingPlain.isNew(engine.solved(), session.build().speeds())) {
+    if (!boosted || !askingPlain.isNew(engine.key(), session.build().speeds())) {
       return;
     }
     var plainEngine =
         new BuiltEngine(
             engine.combination().with("boost.kind", Boost.Kind.NONE), engine.clearances());
-    plain.curve(
-        plainEngine,
-        session.build().speeds().points(POINTS),
+    plain.ask(
+        new CurvesStudy(
+            "Without boost", List.of(plainEngine), session.build().speeds().points(POINTS)),
         c -> {
-          bare = c;
+          bare = c.getFirst();
           rate();
         });
   }

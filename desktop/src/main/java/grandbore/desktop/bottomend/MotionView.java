@@ -7,6 +7,8 @@ import grandbore.core.geometry.SliderCrank;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.CurvesStudy;
 import grandbore.core.units.Measure;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
@@ -40,7 +42,7 @@ final class MotionView extends VBox {
   private final List<PlotPane> overCrank = new ArrayList<>();
   private final PlotPane difference;
   private final Label found = new Label();
-  private final ResultService service = new ResultService(this::say);
+  private final ResultService service;
   private final Asking asking;
   private Curve with;
 
@@ -52,6 +54,7 @@ final class MotionView extends VBox {
       ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
+    service = new ResultService(curves.runs(), Urgency.STUDY, this::say);
     this.crank = crank;
     this.rpm = rpm;
     String[][] plots = {
@@ -95,8 +98,7 @@ final class MotionView extends VBox {
     WhenSeen.refresh(this, this::draw, session.buildProperty(), session.overProperty(), rpm);
     crank.subscribe(a -> overCrank.forEach(p -> p.point(a.doubleValue() % 360)));
     asking =
-        new Asking(this, curves, this::compare)
-            .when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, this::compare).when(session.buildProperty(), session.readingsProperty());
   }
 
   private static SliderCrank crank(Combination c, double rod) {
@@ -179,7 +181,7 @@ final class MotionView extends VBox {
       return;
     }
     if (!asking.isNew(
-        engine.solved(),
+        engine.key(),
         c.worksheet().otherRod(),
         session.build().speeds(),
         session.build().units())) {
@@ -203,7 +205,9 @@ final class MotionView extends VBox {
     }
     var speeds = session.build().speeds().points(POINTS);
     say("Running both through the wave model");
-    service.curves(List.of(engine, other), speeds, both -> show(both.getFirst(), both.getLast()));
+    service.ask(
+        new CurvesStudy("Both rods", List.of(engine, other), speeds),
+        both -> show(both.getFirst(), both.getLast()));
   }
 
   private void show(Curve first, Curve second) {

@@ -3,6 +3,8 @@ package grandbore.desktop.breathing;
 import grandbore.core.combination.Combination;
 import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.TraceStudy;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.Page;
@@ -45,9 +47,9 @@ final class WavesView extends VBox {
   private final Label status = new Label();
   private final Button play = new Button("Run");
   private final Timeline running = new Timeline();
-  private final ResultService service = new ResultService(status::setText);
+  private final ResultService service;
   private final Asking asking;
-  private final ResultService other = new ResultService(status::setText);
+  private final ResultService other;
   private Trace trace;
   private Trace laid;
   private Combination laidOver;
@@ -60,6 +62,8 @@ final class WavesView extends VBox {
       ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
+    other = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
+    service = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
     this.crank = crank;
     this.rpm = rpm;
     intake = new PlotPane(look, "plot-intake-wave", "Intake, from the plenum to the valve", "%.1f");
@@ -100,7 +104,7 @@ final class WavesView extends VBox {
     sceneProperty().subscribe(s -> stopUnseen());
     parentProperty().subscribe(p -> stopUnseen());
     asking =
-        new Asking(this, curves, this::solve)
+        new Asking(this, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
   }
 
@@ -125,19 +129,15 @@ final class WavesView extends VBox {
     double at = Math.rint(rpm.get() / 50) * 50;
     var over = Optional.ofNullable(session.overProperty().get());
     if (!asking.isNew(
-        session.engine().solved(),
-        over.map(o -> o.engine().solved()),
-        at,
-        session.build().units())) {
+        session.engine().key(), over.map(o -> o.engine().key()), at, session.build().units())) {
       return;
     }
     laid = null;
     other.cancel();
     over.ifPresent(
         o ->
-            other.trace(
-                o.engine(),
-                at,
+            other.ask(
+                new TraceStudy(o.engine(), at),
                 t -> {
                   laid = t;
                   laidOver = o.engine().combination();
@@ -147,9 +147,8 @@ final class WavesView extends VBox {
                   draw();
                 }));
     status.setText(String.format(Locale.US, "Solving every cylinder at %,.0f rpm", at));
-    service.trace(
-        session.engine(),
-        at,
+    service.ask(
+        new TraceStudy(session.engine(), at),
         t -> {
           trace = t;
           status.setText(

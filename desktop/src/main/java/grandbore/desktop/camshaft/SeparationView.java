@@ -1,12 +1,9 @@
 package grandbore.desktop.camshaft;
 
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.InvalidInput;
-import grandbore.core.combination.Specs;
-import grandbore.core.prediction.BuiltEngine;
-import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Top;
 import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.SeparationStudy;
 import grandbore.core.topend.RockerReading;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
@@ -17,35 +14,30 @@ import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.results.ResultService;
+import grandbore.desktop.results.RunLine;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.function.DoubleFunction;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 
 /** The separation that this engine wants by the wave model, beside the rule of thumb. */
 final class SeparationView extends VBox {
-  private static final int[] STEPS = {-6, -4, -2, 0, 2, 4, 6};
-  private static final int POINTS = 7;
-  private static final double ROCKER = 0.1;
-
   private final Session session;
   private final PlotPane plot;
   private final PlotPane rocker;
   private final Label found = new Label();
   private final Label test = new Label();
-  private final ResultService service = new ResultService(found::setText);
+  private final ResultService service;
   private final Asking asking;
   private DoubleFunction<String> judged;
 
   SeparationView(Session session, CurveService curves, Look look) {
     super(10);
     this.session = session;
+    service = new ResultService(curves.runs(), Urgency.STUDY, found::setText);
     plot = new PlotPane(look, "plot-separation", "Average over the band, by separation", "%.1f");
     rocker =
         new PlotPane(
@@ -58,6 +50,7 @@ final class SeparationView extends VBox {
     getChildren()
         .addAll(
             new FigureRows(session, "separation_rule"),
+            new RunLine("separation-run", service, this::again),
             found,
             plot,
             rocker,
@@ -70,74 +63,44 @@ final class SeparationView extends VBox {
                     + " gain says too wide, little or none right or too tight."));
     session.buildProperty().subscribe(b -> judge());
     asking =
-        new Asking(this, curves, this::sweep)
-            .when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, this::sweep).when(session.buildProperty(), session.readingsProperty());
   }
 
   private void sweep() {
     var engine = session.engine();
     var band = WantedBand.of(engine.combination().brief());
-    if (!asking.isNew(engine.solved(), band, session.build().units())) {
+    if (!asking.isNew(engine.key(), band, session.build().units())) {
       return;
     }
-    var degrees = new ArrayList<Double>();
-    var engines = new ArrayList<BuiltEngine>();
-    for (int step : STEPS) {
-      try {
-        var spread = spread(engine.combination(), Math.toRadians(step));
-        var high = raised(spread);
-        degrees.add(Math.toDegrees(spread.cam().separation().si()));
-        engines.add(new BuiltEngine(spread, engine.clearances()));
-        engines.add(new BuiltEngine(high, engine.clearances()));
-      } catch (InvalidInput e) {
-        // A separation that can't be ground: the line is shorter.
-      }
-    }
-    found.setText("Running %d separations, each with two rockers".formatted(degrees.size()));
-    service.curves(engines, band.speeds(POINTS), curves -> show(degrees, curves, band));
+    found.setText("");
+    service.ask(new SeparationStudy(engine, band), this::plot, this::show);
   }
 
-  /** Both lobes moved apart by as much, the advance as it is. */
-  private static Combination spread(Combination c, double by) {
-    var cam = c.cam();
-    var s = cam.separation();
-    var in = cam.intakeCentreline();
-    var changed =
-        Specs.changed(
-            cam,
-            Map.of(
-                "separation", s.with(s.si() + by, s.provenance()),
-                "intakeCentreline", in.with(in.si() + by, in.provenance())));
-    return c.with(changed);
+  private static double[] degrees(SeparationStudy.Found f) {
+    return f.average().at().stream().mapToDouble(Math::toDegrees).toArray();
   }
 
-  private static Combination raised(Combination c) {
-    var in = c.valveTrain().intakeRocker();
-    var out = c.valveTrain().exhaustRocker();
-    return c.with("valveTrain.intakeRocker", in.with(in.si() + ROCKER, in.provenance()))
-        .with("valveTrain.exhaustRocker", out.with(out.si() + ROCKER, out.provenance()));
-  }
-
-  private void show(List<Double> degrees, List<Curve> curves, WantedBand band) {
+  private void plot(SeparationStudy.Found f) {
     var unit = new Shown(session.build().units()).power();
-    int n = degrees.size();
-    var x = new double[n];
-    var y = new double[n];
-    var gain = new double[n];
-    int best = 0;
-    for (int i = 0; i < n; i++) {
-      x[i] = degrees.get(i);
-      y[i] = band.power(curves.get(2 * i), unit);
-      gain[i] = band.power(curves.get(2 * i + 1), unit) - y[i];
-      best = y[i] > y[best] ? i : best;
-    }
+    var x = degrees(f);
+    var y = f.average().power().stream().mapToDouble(unit::fromSi).toArray();
+    var gain = f.gain().stream().mapToDouble(unit::fromSi).toArray();
     plot.show("separation, cam °", unit.symbol(), List.of(new Line("average power", x, y)));
     rocker.show("separation, cam °", unit.symbol(), List.of(new Line("gain", x, gain)));
+  }
+
+  private void show(SeparationStudy.Found f) {
+    plot(f);
+    var unit = new Shown(session.build().units()).power();
+    var x = degrees(f);
+    int n = x.length;
+    int best = f.average().best();
+    var y = f.average().power().stream().mapToDouble(unit::fromSi).toArray();
     double rule =
-        session.figure("separation_rule").map(f -> Math.toDegrees(f.si())).orElse(Double.NaN);
+        session.figure("separation_rule").map(r -> Math.toDegrees(r.si())).orElse(Double.NaN);
     var line = new Line("average power", x, y);
     double top = Top.of(x, y).at();
-    var watts = Arrays.stream(gain).map(unit::toSi).toArray();
+    var watts = f.gain().stream().mapToDouble(g -> g).toArray();
     judged =
         seen ->
             RockerReading.says(
@@ -174,5 +137,9 @@ final class SeparationView extends VBox {
   private void judge() {
     var seen = session.build().combination().worksheet().rockerGain();
     test.setText(judged == null || !seen.isSaid() ? "" : judged.apply(seen.si()));
+  }
+
+  private void again() {
+    asking.again();
   }
 }

@@ -2,20 +2,17 @@ package grandbore.desktop.curve;
 
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
-import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.EngineKey;
 import grandbore.core.prediction.Fidelity;
-import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.Starts;
+import grandbore.core.runs.Desk;
+import grandbore.core.runs.Run;
+import grandbore.core.runs.RunQueue;
+import grandbore.core.runs.Study;
+import grandbore.core.runs.Urgency;
 import grandbore.desktop.session.Session;
 import java.util.List;
-import java.util.Objects;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicInteger;
-import java.util.concurrent.atomic.AtomicLong;
-import java.util.function.BooleanSupplier;
-import java.util.function.Consumer;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -37,16 +34,46 @@ public final class CurveService implements AutoCloseable {
   @FunctionalInterface
   interface Solver {
     Curve solve(
+        Desk<Curve> desk,
         BuiltEngine engine,
         List<Double> speeds,
         Fidelity fidelity,
-        Starts starts,
-        Consumer<CurvePoint> each,
-        BooleanSupplier stop);
+        Starts starts);
+  }
+
+  /** One curve; a sketch of it, where there is one, is shown before. */
+  private record Wanted(
+      BuiltEngine engine,
+      List<Double> speeds,
+      Fidelity fidelity,
+      Starts starts,
+      Optional<Starts> sketch,
+      Solver solver)
+      implements Study<Curve> {
+    @Override
+    public String title() {
+      return fidelity == Fidelity.FULL ? "Every cylinder" : "The curve";
+    }
+
+    /** A live curve hangs on the one before it; the full one starts from nothing. */
+    @Override
+    public List<Object> key() {
+      return fidelity == Fidelity.FULL ? List.of(engine.key(), speeds) : List.of();
+    }
+
+    @Override
+    public Curve solve(Desk<Curve> desk) {
+      desk.expect(sketch.isPresent() ? 2 * speeds.size() : speeds.size());
+      if (fidelity == Fidelity.FULL) {
+        return desk.curve(engine, speeds, fidelity);
+      }
+      sketch.ifPresent(from -> desk.show(solver.solve(desk, engine, speeds, Fidelity.LIVE, from)));
+      return solver.solve(desk, engine, speeds, fidelity, starts);
+    }
   }
 
   private final Session session;
-  private final Predictor predictor = new Predictor();
+  private final RunQueue runs = new RunQueue();
   private final Solver solver;
 
   /** Each curve starts from where its own last one ended. */
@@ -54,22 +81,21 @@ public final class CurveService implements AutoCloseable {
 
   private final Starts startsOfSketch = new Starts();
   private final Starts startsOver = new Starts();
-  private final ExecutorService runner =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("curve").factory());
   private final ReadOnlyObjectWrapper<CurveState> state =
       new ReadOnlyObjectWrapper<>(CurveState.EMPTY);
-  private final ExecutorService overRunner =
-      Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("over").factory());
   private final ReadOnlyObjectWrapper<Curve> over = new ReadOnlyObjectWrapper<>();
-  private final AtomicLong newest = new AtomicLong();
-  private final AtomicLong newestOver = new AtomicLong();
+
+  /** The run that goes on, and the last one's curve laid over; null for none. */
+  private Run<Curve> now;
+
+  private Run<Curve> nowOver;
   private List<Object> shownOver = List.of();
   private long shownBuild;
 
   /** The last sketch of the build on the bench. */
   private Curve sketched;
 
-  private BuiltEngine shown;
+  private EngineKey shown;
   private List<Double> shownSpeeds;
 
   public CurveService(Session session) {
@@ -81,10 +107,15 @@ public final class CurveService implements AutoCloseable {
    */
   CurveService(Session session, Solver solver) {
     this.session = session;
-    this.solver = solver == null ? predictor::predictNext : solver;
+    this.solver = solver == null ? Desk::curve : solver;
     session.benchProperty().subscribe(b -> live());
     session.overProperty().subscribe(o -> over());
     session.buildProperty().subscribe(b -> over());
+  }
+
+  /** The queue in which the curve goes first. */
+  public RunQueue runs() {
+    return runs;
   }
 
   public ReadOnlyObjectProperty<CurveState> stateProperty() {
@@ -104,60 +135,60 @@ public final class CurveService implements AutoCloseable {
   private void over() {
     var laid = session.overProperty().get();
     if (laid == null) {
-      newestOver.incrementAndGet();
+      end(nowOver);
       shownOver = List.of();
       over.set(null);
       return;
     }
     var speeds = session.build().speeds().points(LIVE_POINTS);
-    List<Object> wish = List.of(laid.engine().solved(), speeds);
+    List<Object> wish = List.of(laid.engine().key(), speeds);
     if (wish.equals(shownOver)) {
       return;
     }
     shownOver = wish;
-    long run = newestOver.incrementAndGet();
-    overRunner.execute(
-        () -> {
-          try {
-            var curve =
-                solver.solve(
-                    laid.engine(),
-                    speeds,
-                    Fidelity.PLACED,
-                    startsOver,
-                    p -> {},
-                    () -> newestOver.get() != run);
+    end(nowOver);
+    var run =
+        runs.submit(
+            new Wanted(
+                laid.engine(), speeds, Fidelity.PLACED, startsOver, Optional.empty(), solver),
+            Urgency.SEEN);
+    nowOver = run;
+    run.watch(
+        () ->
             Platform.runLater(
                 () -> {
-                  if (newestOver.get() == run) {
-                    over.set(curve);
+                  if (nowOver == run && run.isOver()) {
+                    run.result().ifPresent(over::set);
+                    run.failure()
+                        .ifPresent(e -> LOG.error("The build laid over was not solved", e));
                   }
-                });
-          } catch (CancellationException e) {
-            // Another build was laid over.
-          } catch (RuntimeException e) {
-            LOG.error("The curve of the build laid over could not be solved", e);
-          }
-        });
+                }));
+  }
+
+  private static void end(Run<Curve> run) {
+    if (run != null) {
+      run.cancel();
+    }
   }
 
   private void live() {
     var contradiction = session.bench().contradiction();
     if (contradiction.isPresent()) {
-      newest.incrementAndGet();
+      stop();
       shown = null;
       shownBuild = session.id();
       state.set(CurveState.withheld("withheld: " + contradiction.get()));
       return;
     }
     // What is only on paper does not move the curve.
-    var engine = session.engine().solved();
+    var engine = session.engine();
+    var key = engine.key();
     var speeds = session.build().speeds().points(LIVE_POINTS);
-    if (Objects.equals(engine, shown) && speeds.equals(shownSpeeds)) {
+    if (key.equals(shown) && speeds.equals(shownSpeeds)) {
       return;
     }
     boolean sameBuild = session.id() == shownBuild;
-    shown = engine;
+    shown = key;
     shownSpeeds = speeds;
     shownBuild = session.id();
     var before = sameBuild ? state.get().curve() : null;
@@ -178,13 +209,18 @@ public final class CurveService implements AutoCloseable {
 
   /** Ends the run that goes on; what stood before stays. */
   public void cancel() {
-    newest.incrementAndGet();
+    stop();
     state.set(state.get().stopped());
+  }
+
+  private void stop() {
+    end(now);
+    now = null;
   }
 
   private void start(
       BuiltEngine engine, List<Double> speeds, Fidelity fidelity, Curve before, Curve ghost) {
-    long run = newest.incrementAndGet();
+    stop();
     long asked = System.nanoTime();
     var last = state.get();
     boolean sketches = fidelity == Fidelity.PLACED && !Fidelity.LIVE.isExact(engine.combination());
@@ -198,89 +234,66 @@ public final class CurveService implements AutoCloseable {
             sketches ? 2 * speeds.size() : speeds.size(),
             last.milliseconds(),
             ""));
-    runner.execute(
-        () -> {
-          try {
-            BooleanSupplier old = () -> newest.get() != run;
-            var done = new AtomicInteger();
-            Consumer<CurvePoint> each = p -> progress(run, done.incrementAndGet());
-            if (fidelity == Fidelity.FULL) {
-              stand(run, predictor.predict(engine, speeds, fidelity, each, old), ghost, asked);
-              return;
-            }
-            if (sketches) {
-              var quick = solver.solve(engine, speeds, Fidelity.LIVE, startsOfSketch, each, old);
-              Platform.runLater(() -> sketch(run, quick));
-            }
-            var curve = solver.solve(engine, speeds, fidelity, starts, each, old);
-            stand(run, curve, ghost, asked);
-          } catch (CancellationException e) {
-            // A newer edit took this run's place.
-          } catch (RuntimeException e) {
-            failed(run, e);
-          }
-        });
+    var sketch = sketches ? Optional.of(startsOfSketch) : Optional.<Starts>empty();
+    var run =
+        runs.submit(
+            new Wanted(engine, speeds, fidelity, starts, sketch, solver),
+            fidelity == Fidelity.FULL ? Urgency.SEEN : Urgency.LIVE);
+    now = run;
+    run.watch(() -> Platform.runLater(() -> follow(run, ghost, asked)));
   }
 
-  private void failed(long run, RuntimeException e) {
-    LOG.error("A curve could not be solved", e);
-    Platform.runLater(
-        () -> {
-          if (newest.get() == run) {
-            state.set(
-                state
-                    .get()
-                    .failed(
-                        "could not be solved (%s): take the last change back, or change an input"
-                            .formatted(e.getMessage())));
-          }
-        });
-  }
-
-  private void progress(long run, int done) {
-    Platform.runLater(
-        () -> {
-          var s = state.get();
-          if (newest.get() == run && s.isRunning() && done > s.done()) {
-            state.set(s.done(done));
-          }
-        });
-  }
-
-  private void sketch(long run, Curve quick) {
-    if (newest.get() == run) {
-      var s = state.get();
-      var beside = new CurveState.Sketch(quick, sketched, false);
-      sketched = quick;
-      state.set(
-          new CurveState(
-              s.curve(),
-              s.ghost(),
-              beside,
-              s.fidelity(),
-              s.done(),
-              s.wanted(),
-              s.milliseconds(),
-              ""));
+  private void follow(Run<Curve> run, Curve ghost, long asked) {
+    if (now != run) {
+      return;
     }
+    run.partial().filter(quick -> !quick.equals(sketched)).ifPresent(this::sketch);
+    var s = state.get();
+    int done = run.progress().done();
+    if (!run.isOver() && done > s.done()) {
+      state.set(s.done(done));
+    }
+    run.result()
+        .ifPresent(
+            curve -> {
+              now = null;
+              long took = (System.nanoTime() - asked) / 1_000_000;
+              state.set(new CurveState(curve, ghost, null, curve.fidelity(), 0, 0, took, ""));
+            });
+    run.failure().ifPresent(this::failed);
   }
 
-  private void stand(long run, Curve curve, Curve ghost, long asked) {
-    long took = (System.nanoTime() - asked) / 1_000_000;
-    Platform.runLater(
-        () -> {
-          if (newest.get() == run) {
-            state.set(new CurveState(curve, ghost, null, curve.fidelity(), 0, 0, took, ""));
-          }
-        });
+  private void failed(Throwable e) {
+    LOG.error("A curve could not be solved", e);
+    now = null;
+    state.set(
+        state
+            .get()
+            .failed(
+                "could not be solved (%s): take the last change back, or change an input"
+                    .formatted(e.getMessage())));
+  }
+
+  private void sketch(Curve quick) {
+    var s = state.get();
+    var beside = new CurveState.Sketch(quick, sketched, false);
+    sketched = quick;
+    state.set(
+        new CurveState(
+            s.curve(),
+            s.ghost(),
+            beside,
+            s.fidelity(),
+            s.done(),
+            s.wanted(),
+            s.milliseconds(),
+            ""));
   }
 
   @Override
   public void close() {
-    newest.incrementAndGet();
-    newestOver.incrementAndGet();
-    runner.shutdownNow();
-    overRunner.shutdownNow();
-    predictor.close();
+    stop();
+    end(nowOver);
+    runs.close();
   }
 }

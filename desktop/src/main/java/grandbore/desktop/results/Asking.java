@@ -1,6 +1,5 @@
 package grandbore.desktop.results;
 
-import grandbore.desktop.curve.CurveService;
 import java.util.List;
 import java.util.Objects;
 import javafx.animation.PauseTransition;
@@ -9,43 +8,29 @@ import javafx.scene.Node;
 import javafx.util.Duration;
 
 /**
- * Asks for a result when a view is seen, what it hangs on has rested and the curve stands, and only
- * when that has changed.
+ * Asks for a result when a view is seen and what it hangs on has rested, and only when that has
+ * changed. The queue of runs sees to it that the curve goes first.
  */
 public final class Asking {
   private static final Duration REST = Duration.millis(300);
 
   private final Node view;
   private final PauseTransition rest = new PauseTransition(REST);
-  private boolean waits;
   private List<Object> asked = List.of();
 
   /**
    * @param view that has to be seen
-   * @param curves whose run goes first
    * @param ask starts the work
    */
-  public Asking(Node view, CurveService curves, Runnable ask) {
+  public Asking(Node view, Runnable ask) {
     this.view = view;
     rest.setOnFinished(
         e -> {
           if (!isSeen()) {
             return;
           }
-          waits = curves.stateProperty().get().isRunning();
-          if (!waits) {
-            ask.run();
-          }
+          ask.run();
         });
-    curves
-        .stateProperty()
-        .subscribe(
-            s -> {
-              if (waits && !s.isRunning()) {
-                waits = false;
-                soon();
-              }
-            });
     view.sceneProperty().subscribe(s -> soon());
     view.parentProperty().subscribe(s -> soon());
   }
@@ -69,6 +54,12 @@ public final class Asking {
   /** Takes the last wish back, so that the same is new again. */
   public void forget() {
     asked = List.of();
+  }
+
+  /** Asks the same once more. */
+  public void again() {
+    forget();
+    soon();
   }
 
   /** Whether a wish differs from the last one, which it takes the place of. */

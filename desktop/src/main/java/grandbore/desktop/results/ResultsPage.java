@@ -1,16 +1,17 @@
 package grandbore.desktop.results;
 
 import grandbore.core.prediction.LossAccount;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.LossStudy;
+import grandbore.core.studies.SlowStudy;
+import grandbore.core.studies.TraceStudy;
 import grandbore.core.units.Measure;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
 import javafx.beans.property.ReadOnlyDoubleProperty;
-import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What the prediction knows besides the curve: one speed, all speeds, losses, slow running. */
@@ -20,14 +21,12 @@ public final class ResultsPage extends VBox {
   private final Session session;
   private final CurveService curves;
   private final ReadOnlyDoubleProperty rpm;
-  private final ResultService service =
-      new ResultService(why -> say("✕ Could not be solved: " + why, false));
+  private final ResultService service;
   private final OneSpeed one;
   private final WholeCurve whole;
   private final LossPane losses;
   private final SlowPane slow = new SlowPane();
   private final Label status = new Label();
-  private final Button cancel = new Button("Cancel");
   private final Views views = new Views();
   private final Asking asking;
   private LossAccount account;
@@ -35,6 +34,8 @@ public final class ResultsPage extends VBox {
   public ResultsPage(Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
     super(10);
     this.session = session;
+    service =
+        new ResultService(curves.runs(), Urgency.SEEN, why -> say("✕ Could not be solved: " + why));
     this.curves = curves;
     this.rpm = rpm;
     one = new OneSpeed(look);
@@ -48,21 +49,12 @@ public final class ResultsPage extends VBox {
         .with("All speeds", "view-all", () -> whole)
         .with("Losses", "view-losses", () -> losses)
         .with("Idle and cranking", "view-slow", () -> slow);
-    asking =
-        new Asking(this, curves, this::refresh).when(rpm, curves.curve(), session.buildProperty());
+    asking = new Asking(this, this::refresh).when(rpm, curves.curve(), session.buildProperty());
     status.getStyleClass().add("soft");
     status.setId("results-status");
     status.setWrapText(true);
-    cancel.setId("results-cancel");
-    cancel.setOnAction(
-        e -> {
-          service.cancel();
-          asking.forget();
-          say("Cancelled", false);
-        });
-    var line = new HBox(8, status, cancel);
-    line.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(title, views.buttons(), line, views.shown());
+    var running = new RunLine("results-run", service, asking::again);
+    getChildren().addAll(title, views.buttons(), running, status, views.shown());
     views.chosenProperty().subscribe(v -> refresh());
   }
 
@@ -70,10 +62,10 @@ public final class ResultsPage extends VBox {
     return Measure.RPM.fromSi(session.build().combination().brief().idle().si());
   }
 
-  private void say(String words, boolean running) {
+  private void say(String words) {
     status.setText(words);
-    cancel.setVisible(running);
-    cancel.setManaged(running);
+    status.setVisible(!words.isEmpty());
+    status.setManaged(!words.isEmpty());
   }
 
   private void refresh() {
@@ -88,54 +80,47 @@ public final class ResultsPage extends VBox {
       whole.show(curve, how);
       say(
           "The curve on the right, point by point. The cross-hair reads, a drag zooms, a double"
-              + " click goes back.",
-          false);
+              + " click goes back.");
       asking.forget();
       return;
     }
-    if (!asking.isNew(view, session.engine().solved(), how, view == one ? at : 0.0, idleSpeed())) {
+    if (!asking.isNew(view, session.engine().key(), how, view == one ? at : 0.0, idleSpeed())) {
       if (view == losses && account != null) {
         losses.show(account, at, how);
       }
       return;
     }
     if (view == one) {
-      say("Solving every cylinder at %,.0f rpm".formatted(at), true);
-      service.trace(
-          session.engine(),
-          at,
+      say("");
+      service.ask(
+          new TraceStudy(session.engine(), at),
           t -> {
             one.show(t, how);
             say(
                 t.point().converged()
                     ? "Cylinder 1 at %,.0f rpm, every cylinder solved, settled to %.3f %% a cycle."
                         .formatted(at, 100 * t.point().change())
-                    : "✕ %,.0f rpm did not settle: %s".formatted(at, t.point().note()),
-                false);
+                    : "✕ %,.0f rpm did not settle: %s".formatted(at, t.point().note()));
           });
     } else if (view == losses) {
       account = null;
-      say("Running the curve without each loss", true);
-      service.losses(
-          session.engine(),
-          session.build().speeds().points(LOSS_POINTS),
-          r -> say("Done without: " + r.label(), true),
+      say("");
+      service.ask(
+          new LossStudy(session.engine(), session.build().speeds().points(LOSS_POINTS)),
           a -> {
             account = a;
             losses.show(a, rpm.get(), how);
             say(
                 "Each loss taken away alone, live model. One hides another: the shares do not add"
-                    + " up to all together.",
-                false);
+                    + " up to all together.");
           });
     } else if (view == slow) {
-      say("Cranking and shutting the throttle", true);
-      service.slow(
-          session.engine(),
-          idleSpeed(),
+      say("");
+      service.ask(
+          new SlowStudy(session.engine(), idleSpeed()),
           s -> {
             slow.show(s, idleSpeed(), session.build().units());
-            say("Warm engine, cylinder walls at coolant's heat.", false);
+            say("Warm engine, cylinder walls at coolant's heat.");
           });
     }
   }

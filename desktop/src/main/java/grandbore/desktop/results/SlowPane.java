@@ -1,5 +1,6 @@
 package grandbore.desktop.results;
 
+import grandbore.core.studies.SlowStudy;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
@@ -19,7 +20,7 @@ final class SlowPane extends VBox {
     setId("slow-results");
   }
 
-  void show(ResultService.Slow slow, double idleSpeed, UnitSystem units) {
+  void show(SlowStudy.Slow slow, double idleSpeed, UnitSystem units) {
     getChildren().clear();
     var gauge = units == UnitSystem.US ? Measure.PSI : Measure.BAR;
     head("Compression test");

@@ -1,13 +1,10 @@
 package grandbore.desktop.squeezing;
 
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Squeeze;
 import grandbore.core.gas.FuelKind;
-import grandbore.core.prediction.BuiltEngine;
-import grandbore.core.prediction.CurvePoint;
+import grandbore.core.runs.Urgency;
 import grandbore.core.squeezing.FuelStand;
-import grandbore.core.squeezing.RatioSolver.Lever;
+import grandbore.core.studies.OctaneStudy;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.FigureRows;
 import grandbore.desktop.controls.InputGrid;
@@ -19,8 +16,9 @@ import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.Line;
 import grandbore.desktop.results.PlotPane;
 import grandbore.desktop.results.ResultService;
+import grandbore.desktop.results.RunLine;
 import grandbore.desktop.session.Session;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -29,7 +27,6 @@ import javafx.scene.layout.VBox;
 
 /** What the fuel stands: two schools, the simulated margin, and mixing for more octane. */
 final class FuelView extends VBox {
-  private static final double[] STEPS = {-1.5, -0.75, 0, 0.75, 1.5};
 
   private final Session session;
   private final CurveService curves;
@@ -38,12 +35,13 @@ final class FuelView extends VBox {
   private final PlotPane plot;
   private final Label status = new Label();
   private final Label fuel = new Label();
-  private final ResultService service = new ResultService(status::setText);
+  private final ResultService service;
   private final Asking asking;
 
   FuelView(Session session, CurveService curves, Look look, ReadOnlyDoubleProperty rpm) {
     super(10);
     this.session = session;
+    service = new ResultService(curves.runs(), Urgency.STUDY, status::setText);
     this.curves = curves;
     this.rpm = rpm;
     plot = new PlotPane(look, "plot-octane", "Octane this engine wants, by its ratio", "%.1f");
@@ -63,6 +61,7 @@ final class FuelView extends VBox {
             fuel,
             checks,
             status,
+            new RunLine("octane-run", service, this::again),
             plot,
             new FigureRows(session, "effective_compression", "quench", "squish_speed"),
             Page.part("Mixing in the tank"),
@@ -80,7 +79,7 @@ final class FuelView extends VBox {
                     + " an engine will not knock."));
     WhenSeen.refresh(this, this::judge, curves.curve(), session.buildProperty());
     asking =
-        new Asking(this, curves, this::sweep)
+        new Asking(this, this::sweep)
             .when(session.buildProperty(), session.readingsProperty(), rpm);
   }
 
@@ -109,28 +108,11 @@ final class FuelView extends VBox {
   private void sweep() {
     var engine = session.engine();
     double at = Math.rint(rpm.get() / 100) * 100;
-    if (!asking.isNew(engine.solved(), at)) {
+    if (!asking.isNew(engine.key(), at)) {
       return;
     }
-    var engines = new ArrayList<BuiltEngine>();
-    var ratios = new ArrayList<Double>();
-    for (double step : STEPS) {
-      double ratio = engine.combination().staticRatio() + step;
-      try {
-        engines.add(BuiltEngine.asSpecified(atRatio(engine.combination(), ratio)));
-        ratios.add(ratio);
-      } catch (InvalidInput e) {
-        // That ratio can't be: the line is shorter.
-      }
-    }
-    status.setText(String.format(Locale.US, "Running %d ratios at %,.0f rpm", ratios.size(), at));
-    service.each(engines, at, points -> show(ratios, points, at));
-  }
-
-  private static Combination atRatio(Combination c, double ratio) {
-    var chamber = c.squeeze().chamberVolume();
-    double volume = Lever.CHAMBER.forRatio(c, ratio);
-    return c.with("squeeze.chamberVolume", chamber.with(volume, chamber.provenance()));
+    status.setText("");
+    service.ask(new OctaneStudy(engine, at), this::draw, all -> show(all, at));
   }
 
   /** What the tightest cylinder asks of the fuel beyond the mean. */
@@ -152,26 +134,26 @@ final class FuelView extends VBox {
             Math.max(0, more));
   }
 
-  private void show(List<Double> ratios, List<CurvePoint> points, double at) {
-    int n = ratios.size();
-    var x = new double[n];
-    var wanted = new double[n];
-    var has = new double[n];
-    double octane = session.build().combination().mixture().fuel().antiKnockIndex();
-    for (int i = 0; i < n; i++) {
-      x[i] = ratios.get(i);
-      wanted[i] = points.get(i).converged() ? points.get(i).margins().octaneWanted() : Double.NaN;
-      has[i] = octane;
-    }
-    plot.show(
-        "compression ratio",
-        "octane",
-        List.of(new Line("wanted", x, wanted), new Line("this fuel has", x, has)));
+  private Line draw(List<OctaneStudy.Asked> all) {
+    var x = all.stream().mapToDouble(OctaneStudy.Asked::ratio).toArray();
+    var wanted =
+        new Line("wanted", x, all.stream().mapToDouble(OctaneStudy.Asked::octane).toArray());
+    var has = new double[x.length];
+    Arrays.fill(has, session.build().combination().mixture().fuel().antiKnockIndex());
+    plot.show("compression ratio", "octane", List.of(wanted, new Line("this fuel has", x, has)));
+    return wanted;
+  }
+
+  private void show(List<OctaneStudy.Asked> all, double at) {
     status.setText(
         String.format(
             Locale.US,
             "At %,.0f rpm, chambers made larger and smaller, spark as this build times it. %s",
             at,
-            worst(new Line("wanted", x, wanted))));
+            worst(draw(all))));
+  }
+
+  private void again() {
+    asking.again();
   }
 }

@@ -1,7 +1,9 @@
 package grandbore.desktop.squeezing;
 
 import grandbore.core.clearances.Measurement;
+import grandbore.core.runs.Urgency;
 import grandbore.core.squeezing.CompressionTest;
+import grandbore.core.studies.CrankingStudy;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.CheckRows;
@@ -23,13 +25,14 @@ final class TestsView extends VBox {
   private final GridPane table = new GridPane();
   private final CheckRows checks = new CheckRows();
   private final Label status = new Label();
-  private final ResultService service = new ResultService(status::setText);
+  private final ResultService service;
   private final Asking asking;
   private List<Double> predicted = List.of();
 
   TestsView(Session session, CurveService curves) {
     super(10);
     this.session = session;
+    service = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
     table.getStyleClass().add("result-grid");
     status.getStyleClass().add("soft");
     status.setId("tests-status");
@@ -48,18 +51,17 @@ final class TestsView extends VBox {
                     + " air can turn over by itself: keep hands and tools off the crank."));
     WhenSeen.refresh(this, this::refresh, session.buildProperty(), session.readingsProperty());
     asking =
-        new Asking(this, curves, this::crank)
-            .when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, this::crank).when(session.buildProperty(), session.readingsProperty());
   }
 
   private void crank() {
-    if (!asking.isNew(session.engine().solved())) {
+    if (!asking.isNew(session.engine().key())) {
       return;
     }
     predicted = List.of();
     status.setText("Cranking each cylinder");
-    service.cranking(
-        session.engine(),
+    service.ask(
+        new CrankingStudy(session.engine()),
         p -> {
           predicted = p;
           status.setText(

@@ -7,7 +7,9 @@ import grandbore.core.combination.Brief;
 import grandbore.core.combination.Mixture;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.SlowRunning;
+import grandbore.core.runs.Urgency;
 import grandbore.core.squeezing.DonorCheck;
+import grandbore.core.studies.IdleStudy;
 import grandbore.core.units.Measure;
 import grandbore.core.working.BriefChecks;
 import grandbore.desktop.controls.CheckRows;
@@ -37,17 +39,17 @@ final class BriefPage {
   private final CurveService curves;
   private final Label status = Page.hint("");
   private final CheckRows stands = new CheckRows();
-  private final ResultService service = new ResultService(why -> {});
+  private final ResultService service;
   private final Asking asking;
   private Optional<SlowRunning.Idle> idle = Optional.empty();
 
   private BriefPage(Session session, CurveService curves) {
     this.session = session;
+    service = new ResultService(curves.runs(), Urgency.SEEN, why -> {});
     this.curves = curves;
     status.managedProperty().bind(status.textProperty().isNotEmpty());
     asking =
-        new Asking(stands, curves, this::idle)
-            .when(session.buildProperty(), session.readingsProperty());
+        new Asking(stands, this::idle).when(session.buildProperty(), session.readingsProperty());
     WhenSeen.refresh(stands, this::judge, curves.curve(), session.buildProperty());
   }
 
@@ -149,11 +151,10 @@ final class BriefPage {
       judge();
       return;
     }
-    if (asking.isNew(session.engine().solved(), brief.idle(), brief.vacuum())) {
+    if (asking.isNew(session.engine().key(), brief.idle(), brief.vacuum())) {
       status.setText("Solving the idle");
-      service.idle(
-          session.engine(),
-          Measure.RPM.fromSi(brief.idle().si()),
+      service.ask(
+          new IdleStudy(session.engine(), Measure.RPM.fromSi(brief.idle().si())),
           i -> {
             idle = i;
             status.setText(

@@ -37,7 +37,7 @@ class FailingSolverTest {
             () ->
                 new CurveService(
                     session,
-                    (engine, speeds, fidelity, starts, each, stop) -> {
+                    (desk, engine, speeds, fidelity, starts) -> {
                       throw new IllegalStateException("a pipe of no length");
                     }));
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);

@@ -1,0 +1,108 @@
+package grandbore.core.runs;
+
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.LossAccount;
+import grandbore.core.prediction.Predictor;
+import grandbore.core.prediction.Relief;
+import grandbore.core.prediction.Starts;
+import grandbore.core.prediction.Trace;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutionException;
+import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
+import java.util.function.Function;
+
+/**
+ * What a study solves with: the wave model on the shared workers, at the study's own urgency, each
+ * solved speed counted.
+ */
+public final class Desk<T> {
+  private final Run<T> run;
+  private final QueueWorkers workers;
+  private final Predictor predictor;
+
+  Desk(Run<T> run, QueueWorkers workers) {
+    this.run = run;
+    this.workers = workers;
+    predictor = new Predictor(workers);
+  }
+
+  /** Says how many pieces are to come, besides those said before. */
+  public void expect(int pieces) {
+    run.expect(pieces);
+  }
+
+  /** One piece is done. */
+  public void piece() {
+    run.piece();
+  }
+
+  /** Shows what is known so far. */
+  public void show(T part) {
+    run.show(part);
+  }
+
+  /** Asked once a cycle by whatever solves; lets what is more urgent go first. */
+  public BooleanSupplier stop() {
+    return workers::isStopped;
+  }
+
+  /** A curve from a cold start. */
+  public Curve curve(BuiltEngine engine, List<Double> speeds, Fidelity fidelity) {
+    return predictor.predict(engine, speeds, fidelity, p -> piece(), stop());
+  }
+
+  /** A curve that starts from where each speed was last left. */
+  public Curve curve(BuiltEngine engine, List<Double> speeds, Fidelity fidelity, Starts starts) {
+    return predictor.predictNext(engine, speeds, fidelity, starts, this::count, stop());
+  }
+
+  private void count(CurvePoint point) {
+    piece();
+  }
+
+  /** Live curves of several engines, each from where the one before it ended. */
+  public List<Curve> curves(
+      List<BuiltEngine> engines, List<Double> speeds, Consumer<List<Curve>> soFar) {
+    expect(engines.size() * speeds.size());
+    var starts = new Starts();
+    var curves = new java.util.ArrayList<Curve>();
+    for (var engine : engines) {
+      curves.add(curve(engine, speeds, Fidelity.PLACED, starts));
+      soFar.accept(List.copyOf(curves));
+    }
+    return List.copyOf(curves);
+  }
+
+  /** The account of losses, each loss one piece. */
+  public LossAccount losses(BuiltEngine engine, List<Double> speeds) {
+    expect(Relief.values().length);
+    return predictor.losses(engine, speeds, r -> piece(), stop());
+  }
+
+  /** One speed with everything written down. */
+  public Trace trace(BuiltEngine engine, double rpm) {
+    return alone(stop -> predictor.trace(engine, rpm, stop));
+  }
+
+  /** Something that goes on one worker. */
+  public <R> R alone(Function<BooleanSupplier, R> work) {
+    Callable<R> piece = () -> work.apply(stop());
+    try {
+      return workers.all(List.of(piece)).getFirst();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new CancellationException("interrupted");
+    } catch (ExecutionException e) {
+      if (e.getCause() instanceof CancellationException c) {
+        throw c;
+      }
+      throw new IllegalStateException(e.getCause());
+    }
+  }
+}

@@ -1,0 +1,134 @@
+package grandbore.core.runs;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import grandbore.core.prediction.ModelVersion;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.PriorityBlockingQueue;
+import java.util.concurrent.atomic.AtomicLong;
+
+/**
+ * All runs of a program, on as many workers as there are processors.
+ *
+ * <p>A run is cut into pieces, mostly the speeds of a curve shared out, which wait in one queue:
+ * the more urgent first, among equals the first come. A piece that goes on asks once a cycle
+ * whether it shall stop; there it lets more urgent pieces that wait go first, on its own worker. So
+ * an edit's curve never waits for a sweep by more than a cycle, no worker is idle while anything
+ * waits, and sweeps go on where they were.
+ *
+ * <p>What a study comes to from a cold start is kept by all that it hangs on, {@link Study#key()}
+ * and the model's version, the longest unused going first.
+ */
+public final class RunQueue implements AutoCloseable {
+  /** Results kept; the largest, a trace of every cylinder, takes some 3 MB. */
+  private static final int KEPT = 60;
+
+  private record Piece(Urgency urgency, long order, Runnable work) {}
+
+  private final int workers;
+  private final PriorityBlockingQueue<Piece> waiting =
+      new PriorityBlockingQueue<>(
+          64, Comparator.comparing(Piece::urgency).thenComparingLong(Piece::order));
+  private final AtomicLong order = new AtomicLong();
+  private final ExecutorService conductors =
+      Executors.newThreadPerTaskExecutor(Thread.ofVirtual().name("run-", 0).factory());
+  private final ExecutorService pool;
+  private final Cache<List<Object>, Object> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private volatile boolean closed;
+
+  public RunQueue() {
+    this(Runtime.getRuntime().availableProcessors());
+  }
+
+  public RunQueue(int workers) {
+    this.workers = workers;
+    pool =
+        Executors.newFixedThreadPool(
+            workers, Thread.ofPlatform().daemon().name("solver-", 0).factory());
+    for (int i = 0; i < workers; i++) {
+      pool.execute(this::serve);
+    }
+  }
+
+  int workers() {
+    return workers;
+  }
+
+  boolean isClosed() {
+    return closed;
+  }
+
+  /** Begins a study; the same one asked for again is answered from what was kept. */
+  public <T> Run<T> submit(Study<T> study, Urgency urgency) {
+    var run = new Run<T>(study.title());
+    conductors.execute(() -> conduct(study, urgency, run));
+    return run;
+  }
+
+  @SuppressWarnings("unchecked") // Under a study's key lies what that study came to.
+  private <T> void conduct(Study<T> study, Urgency urgency, Run<T> run) {
+    try {
+      var key = study.key();
+      List<Object> whole =
+          key.isEmpty() ? List.of() : List.of(ModelVersion.CURRENT, study.getClass(), key);
+      var had = key.isEmpty() ? null : kept.getIfPresent(whole);
+      if (had != null) {
+        run.finish((T) had);
+        return;
+      }
+      T result = study.solve(new Desk<>(run, new QueueWorkers(this, run, urgency)));
+      if (run.isCancelled()) {
+        return;
+      }
+      if (!key.isEmpty()) {
+        kept.put(whole, result);
+      }
+      run.finish(result);
+    } catch (CancellationException e) {
+      run.cancel();
+    } catch (RuntimeException | Error e) {
+      run.fail(e);
+    }
+  }
+
+  void add(Urgency urgency, Runnable work) {
+    if (closed) {
+      throw new CancellationException("closed");
+    }
+    waiting.add(new Piece(urgency, order.incrementAndGet(), work));
+  }
+
+  /** Does the pieces that wait and are more urgent, here and now. */
+  void giveWay(Urgency to) {
+    for (var next = waiting.peek();
+        next != null && next.urgency.isBefore(to);
+        next = waiting.peek()) {
+      if (waiting.remove(next)) {
+        next.work.run();
+      }
+    }
+  }
+
+  private void serve() {
+    try {
+      while (!closed) {
+        waiting.take().work.run();
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  /** Stops everything; what goes on ends within a cycle. */
+  @Override
+  public void close() {
+    closed = true;
+    waiting.clear();
+    conductors.shutdownNow();
+    pool.shutdownNow();
+  }
+}
