@@ -6,6 +6,8 @@ import grandbore.book.BuildJson;
 import grandbore.book.ShopBook;
 import grandbore.book.TextFile;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.builds.NewBuildPage;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.session.Books;
 import java.nio.file.Path;
@@ -20,6 +22,7 @@ import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 
@@ -105,6 +108,14 @@ final class StartPage extends VBox {
           demo(e.book());
           return Door.of(e.book());
         });
+    var own = Page.button("Begin an own build", "start-own");
+    own.setPrefWidth(WIDE);
+    own.setOnAction(x -> own(e));
+    var ownBelow =
+        Page.hint("A few numbers that you know; all else is filled in and marked assumed.");
+    ownBelow.setPrefWidth(WIDE);
+    ownBelow.setMaxWidth(WIDE);
+    getChildren().addAll(own, ownBelow);
     var bring = Page.button("Bring in a build", "start-bring");
     bring.setPrefWidth(WIDE);
     bring.setOnAction(
@@ -123,6 +134,24 @@ final class StartPage extends VBox {
     below.setPrefWidth(WIDE);
     below.setMaxWidth(WIDE);
     getChildren().addAll(bring, below);
+  }
+
+  /** The form of a new build takes this page's place until it is begun or given up. */
+  private void own(Door.Empty e) {
+    var before = List.copyOf(getChildren());
+    var page =
+        new NewBuildPage(
+            UnitSystem.METRIC,
+            build ->
+                go(
+                    Page.button("", "none"),
+                    () -> {
+                      e.book().add(new BuildDocument(build, List.of()));
+                      return Door.of(e.book());
+                    }),
+            () -> getChildren().setAll(before));
+    VBox.setVgrow(page, Priority.ALWAYS);
+    getChildren().setAll(page, says);
   }
 
   /** Brings in the first build. */

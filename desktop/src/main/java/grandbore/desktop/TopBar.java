@@ -22,7 +22,9 @@ import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignI;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignP;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignT;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignU;
@@ -31,7 +33,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignU;
 final class TopBar extends HBox {
   private boolean filling;
 
-  TopBar(Session session, Look look, Transfer transfer) {
+  TopBar(Session session, Look look, Transfer transfer, Sheets sheets) {
     getStyleClass().add("top-bar");
     setAlignment(Pos.CENTER_LEFT);
     setSpacing(8);
@@ -100,19 +102,17 @@ final class TopBar extends HBox {
     var send =
         icon("export", "Build document, curve or flow sheets to a file", MaterialDesignE.EXPORT);
     send.setOnAction(e -> transfer.sendOut(getScene().getWindow()));
-    var another = icon("copy", "Copy this build", MaterialDesignC.CONTENT_COPY);
-    another.setOnAction(
-        e -> {
-          var _ = transfer.copy(copied(session.build().name()));
-        });
+    var another = icon("copy", "Copy this build under a name", MaterialDesignC.CONTENT_COPY);
+    another.setOnAction(e -> sheets.copy());
+    var list = icon("builds-list", "All builds (Ctrl+B)", MaterialDesignF.FORMAT_LIST_BULLETED);
+    list.setOnAction(e -> sheets.builds());
+    var fresh = icon("new", "New build (Ctrl+N)", MaterialDesignP.PLUS);
+    fresh.setOnAction(e -> sheets.fresh());
     var space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    getChildren().addAll(name, builds, another, over, undo, redo, space, units, bring, send, theme);
-  }
-
-  private static String copied(String name) {
-    String wanted = name + ", copy";
-    return wanted.substring(0, Math.min(120, wanted.length()));
+    getChildren()
+        .addAll(
+            name, builds, list, fresh, another, over, undo, redo, space, units, bring, send, theme);
   }
 
   private static StringConverter<Choice> names(String none) {

@@ -1,6 +1,5 @@
 package grandbore.desktop;
 
-import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
 import grandbore.book.CurveCsv;
 import grandbore.book.FlowSheetCsv;
@@ -95,16 +94,5 @@ final class Transfer {
     } catch (IOException e) {
       say.accept("✕ " + file + " can't be written: " + e.getMessage());
     }
-  }
-
-  /** A second build under another name that starts as this one stands, all that hangs on it too. */
-  CompletableFuture<Void> copy(String name) {
-    var document = session.bench().document();
-    var build = document.build();
-    return session
-        .begin(
-            new BuildDocument(
-                build.with(build.combination().named(name)), document.readings(), document.notes()))
-        .thenRun(() -> say.accept("Copied: the copy is on the bench"));
   }
 }

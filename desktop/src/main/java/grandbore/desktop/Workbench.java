@@ -20,6 +20,7 @@ import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** The whole window: rail, the station's page, the curve and figures, the foot line. */
@@ -33,6 +34,7 @@ final class Workbench implements AutoCloseable {
   private final Rail rail;
   private final Transfer transfer;
   private final Scene scene;
+  private final Sheets sheets;
   private final Map<Station, Node> pages = new EnumMap<>(Station.class);
 
   Workbench(ShopBook book, Beginning beginning) {
@@ -71,12 +73,14 @@ final class Workbench implements AutoCloseable {
     right.setMinWidth(400);
     right.getStyleClass().add("right");
     var root = new BorderPane(scroll);
-    root.setTop(new TopBar(session, look, transfer));
+    var both = new StackPane(root);
+    sheets = new Sheets(session, root, both);
+    root.setTop(new TopBar(session, look, transfer, sheets));
     root.setLeft(rail);
     root.setRight(right);
     root.setBottom(foot);
     root.getStyleClass().add("workbench");
-    scene = new Scene(root, WIDTH, HEIGHT);
+    scene = new Scene(both, WIDTH, HEIGHT);
     look.dress(scene);
     keys();
     curves.curve().subscribe(this::keepPeak);
@@ -93,6 +97,8 @@ final class Workbench implements AutoCloseable {
     var keys = scene.getAccelerators();
     keys.put(new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN), session::undo);
     keys.put(new KeyCodeCombination(KeyCode.Y, KeyCombination.SHORTCUT_DOWN), session::redo);
+    keys.put(new KeyCodeCombination(KeyCode.B, KeyCombination.SHORTCUT_DOWN), sheets::builds);
+    keys.put(new KeyCodeCombination(KeyCode.N, KeyCombination.SHORTCUT_DOWN), sheets::fresh);
     KeyCode[] digits = {
       KeyCode.DIGIT1,
       KeyCode.DIGIT2,

@@ -46,6 +46,14 @@ public enum Arrangement {
     return label;
   }
 
+  public Layout layout() {
+    return layout;
+  }
+
+  public int cylinders() {
+    return order.size();
+  }
+
   /** The arrangement of a bottom end, where it is one of these. */
   public static Optional<Arrangement> of(BottomEnd b) {
     return Arrays.stream(values())

@@ -1,5 +1,6 @@
 package grandbore.desktop.controls;
 
+import grandbore.core.beginning.Ordinary;
 import grandbore.core.build.MeasuredBy;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
@@ -40,6 +41,7 @@ public final class InputField extends VBox {
     getStyleClass().add("input");
     mark.setId(id + "-mark");
     mark.setOnMouseClicked(e -> nextProvenance());
+    mark.explain(() -> Ordinary.rule(session.build(), path).orElse(""));
     unit.getStyleClass().add("unit");
     var row = new HBox(4, mark, text, unit);
     row.setAlignment(Pos.CENTER_LEFT);

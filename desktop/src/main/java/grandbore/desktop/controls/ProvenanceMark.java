@@ -1,6 +1,7 @@
 package grandbore.desktop.controls;
 
 import grandbore.core.combination.Provenance;
+import java.util.function.Supplier;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -14,12 +15,18 @@ public final class ProvenanceMark extends StackPane {
   private static final double RING = 7;
 
   private final Tooltip tip = new Tooltip();
+  private String words = "";
 
   public ProvenanceMark() {
     getStyleClass().add("provenance");
     setMinSize(2 * RING + 2, 2 * RING + 2);
     setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     Tooltip.install(this, tip);
+  }
+
+  /** What the tip adds, worked out when it is looked at: the rule by which a value was assumed. */
+  public void explain(Supplier<String> rule) {
+    tip.setOnShowing(e -> tip.setText(words + (rule.get().isEmpty() ? "" : "\n" + rule.get())));
   }
 
   /** Shows where a value came from. */
@@ -45,6 +52,7 @@ public final class ProvenanceMark extends StackPane {
       }
     }
     setAccessibleText(p.word());
-    tip.setText(p.word() + (getOnMouseClicked() == null ? "" : "; click: where it came from"));
+    words = p.word() + (getOnMouseClicked() == null ? "" : "; click: where it came from");
+    tip.setText(words);
   }
 }

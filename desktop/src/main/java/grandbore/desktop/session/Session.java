@@ -46,6 +46,7 @@ public final class Session implements AutoCloseable {
   private final ShopBook book;
   private final Journal journal;
   private final Books books;
+  private final Shelf shelf;
   private final ReadOnlyObjectWrapper<Bench> bench = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ReadOnlyStringWrapper refusal = new ReadOnlyStringWrapper("");
@@ -57,6 +58,7 @@ public final class Session implements AutoCloseable {
     this.book = book;
     journal = new Journal(book::write, t -> Platform.runLater(() -> trouble(t)));
     books = new Books(book, journal);
+    shelf = new Shelf(this, book, journal, books);
     books.listed(beginning.builds());
     put(beginning.opened());
   }
@@ -209,6 +211,11 @@ public final class Session implements AutoCloseable {
   /** The book: its list of builds, backups and pictures. */
   public Books books() {
     return books;
+  }
+
+  /** The builds as things with names. */
+  public Shelf shelf() {
+    return shelf;
   }
 
   /** Puts a backup in the book's place and opens it; gives where the book as it was lies now. */

@@ -1,0 +1,192 @@
+package grandbore.core.beginning;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.build.Build;
+import grandbore.core.clearances.Application;
+import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.combination.ValveTrain;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.Predictor;
+import grandbore.core.units.Measure;
+import grandbore.core.units.UnitSystem;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** A few numbers make a whole engine that runs, and says how it came to the others. */
+class OrdinaryTest {
+  private static Asked with(Asked a, Map<Said, Double> said, double ratio, Application use) {
+    return new Asked(
+        a.name(),
+        a.units(),
+        a.arrangement(),
+        a.valves(),
+        a.follower(),
+        a.manifold(),
+        a.fuelling(),
+        use,
+        ratio,
+        0,
+        said,
+        a.flow());
+  }
+
+  /**
+   * An engine on the street makes 8.5 to 13 bar of brake mean pressure at its best, 14 with four
+   * valves and tuned pipes, and fills itself by 75 to 110 % (C. F. Taylor, volume 1; Heywood 1988,
+   * table 2.1, from memory).
+   */
+  @ParameterizedTest
+  @EnumSource(Pattern.class)
+  void everyPatternRunsLikeAnEngineOfItsKind(Pattern pattern) {
+    var build = Ordinary.build(pattern.asked("New", UnitSystem.METRIC));
+    var c = build.combination();
+    assertThat(c.staticRatio()).isCloseTo(pattern.ratio(), within(1e-9));
+    assertThat(Arrangement.of(c.bottomEnd())).contains(pattern.arrangement());
+    assertThat(c.intake().manifold()).isEqualTo(pattern.manifold());
+    try (var predictor = new Predictor(2)) {
+      var curve =
+          predictor.predict(BuiltEngine.asSpecified(c), build.speeds().points(7), Fidelity.LIVE);
+      assertThat(curve.settled()).hasSameSizeAs(curve.points());
+      double best = curve.points().stream().mapToDouble(p -> p.bmep()).max().orElseThrow();
+      double filling =
+          curve.points().stream().mapToDouble(p -> p.volumetricEfficiency()).max().orElseThrow();
+      assertThat(best).isBetween(8.5e5, 14.2e5);
+      assertThat(filling).isBetween(0.75, 1.1);
+      // Power has its peak inside the curve, or is about to.
+      var peak = curve.peakPower().orElseThrow();
+      assertThat(peak.rpm()).isGreaterThan(0.6 * build.speeds().to());
+    }
+  }
+
+  /** Every number that nobody said is assumed and has its rule; one that is changed has none. */
+  @ParameterizedTest
+  @EnumSource(Pattern.class)
+  void everyAssumedNumberHasItsRule(Pattern pattern) {
+    var build = Ordinary.build(pattern.asked("New", UnitSystem.US));
+    var c = build.combination();
+    for (var rule : Rules.ALL) {
+      var is = Specs.field(rule.path()).get(c);
+      boolean said = rule.path().endsWith("LobeLift");
+      assertThat(is.provenance())
+          .as(rule.path())
+          .isEqualTo(said ? Provenance.CARD : Provenance.ASSUMED);
+      if (!said) {
+        assertThat(Ordinary.rule(build, rule.path())).as(rule.path()).contains(rule.words());
+      }
+    }
+    var bore = Specs.field("bottomEnd.bore").get(c);
+    assertThat(bore.provenance()).isEqualTo(Provenance.CARD);
+    assertThat(Ordinary.rule(build, "bottomEnd.bore")).isEmpty();
+    var rod = c.bottomEnd().rodLength();
+    Build other =
+        build.with(c.with("bottomEnd.rodLength", rod.with(1.001 * rod.si(), Provenance.ASSUMED)));
+    assertThat(Ordinary.rule(other, "bottomEnd.rodLength")).isEmpty();
+  }
+
+  @Test
+  void whatIsSaidStands() {
+    var asked = Pattern.WEDGE_EIGHT.asked("Mine", UnitSystem.US);
+    var said = new EnumMap<Said, Double>(asked.said());
+    said.put(Said.ROD, Measure.INCHES.toSi(6.0));
+    said.put(Said.SEPARATION, Math.toRadians(108));
+    double lift = Measure.INCHES.toSi(0.5);
+    double flow = Measure.CUBIC_FEET_PER_MINUTE.toSi(231);
+    var c =
+        Ordinary.build(
+                new Asked(
+                    "Mine",
+                    UnitSystem.US,
+                    Arrangement.VEE_8_FLAT,
+                    2,
+                    ValveTrain.Follower.ROLLER_PUSHROD,
+                    Intake.Manifold.PLENUM,
+                    Intake.Fuelling.CARBURETTOR,
+                    Application.DRAG,
+                    13.5,
+                    8250,
+                    said,
+                    new Asked.Flow(lift, flow)))
+            .combination();
+    assertThat(c.bottomEnd().rodLength().si()).isCloseTo(0.1524, within(1e-12));
+    assertThat(c.cam().separation().provenance()).isEqualTo(Provenance.CARD);
+    assertThat(
+            c.cam().intakeLobeLift().si() * c.valveTrain().intakeRocker().si()
+                - c.valveTrain().intakeLash().si())
+        .isCloseTo(said.get(Said.INTAKE_LIFT), within(1e-12));
+    var rows = c.heads().intakeFlow().rows();
+    double before = rows.stream().filter(r -> r.lift() <= lift).toList().getLast().flow();
+    double after = rows.stream().filter(r -> r.lift() >= lift).findFirst().orElseThrow().flow();
+    assertThat(flow).isBetween(before - 1e-9, after + 1e-9);
+    assertThat(c.heads().intakeFlow().provenance()).isEqualTo(Provenance.CARD);
+  }
+
+  /** Any sizes make a whole engine or are refused in words that name what is wrong. */
+  @Test
+  void anySizesMakeAnEngineOrAreRefusedInWords() {
+    var random = new Random(15);
+    int made = 0;
+    for (int i = 0; i < 600; i++) {
+      var pattern = Pattern.values()[random.nextInt(Pattern.values().length)];
+      var asked = pattern.asked("Any", UnitSystem.METRIC);
+      var said = new EnumMap<Said, Double>(asked.said());
+      double spread = i < 300 ? 0.25 : 0.9;
+      said.replaceAll((k, v) -> v * (1 + spread * (2 * random.nextDouble() - 1)));
+      var use = Application.values()[random.nextInt(Application.values().length)];
+      try {
+        var build = Ordinary.build(with(asked, said, 7 + 8 * random.nextDouble(), use));
+        assertThat(build.combination().clearanceVolume()).isPositive();
+        made++;
+      } catch (InvalidInput e) {
+        assertThat(e.getMessage()).contains("allowed");
+      }
+    }
+    assertThat(made).isGreaterThan(250);
+  }
+
+  /** A larger engine of the same shape turns slower and is larger in every part. */
+  @Test
+  void sizesScaleTogether() {
+    var asked = Pattern.BOXER.asked("Any", UnitSystem.METRIC);
+    var larger = new EnumMap<Said, Double>(asked.said());
+    for (var size : List.of(Said.BORE, Said.STROKE, Said.INTAKE_LIFT, Said.EXHAUST_LIFT)) {
+      larger.compute(size, (k, v) -> 1.2 * v);
+    }
+    var one = Ordinary.build(asked).combination();
+    var two = Ordinary.build(with(asked, larger, asked.ratio(), asked.use()));
+    assertThat(two.speeds().to()).isLessThan(Ordinary.build(asked).speeds().to());
+    for (var path :
+        List.of(
+            "bottomEnd.rodLength",
+            "heads.intakeValve",
+            "heads.intakePortVolume",
+            "intake.runnerEntry",
+            "exhaust.primaryDiameter",
+            "squeeze.chamberVolume")) {
+      var field = Specs.field(path);
+      assertThat(field.get(two.combination()).si()).as(path).isGreaterThan(field.get(one).si());
+    }
+  }
+
+  @Test
+  void whatIsMissingIsNamed() {
+    var asked = Pattern.BIG_SINGLE.asked("Any", UnitSystem.METRIC);
+    var said = new EnumMap<Said, Double>(asked.said());
+    said.remove(Said.STROKE);
+    assertThatThrownBy(() -> with(asked, said, 10, Application.STREET))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("Stroke");
+  }
+}

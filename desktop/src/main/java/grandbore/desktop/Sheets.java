@@ -1,0 +1,57 @@
+package grandbore.desktop;
+
+import grandbore.book.BuildDocument;
+import grandbore.desktop.builds.BuildsPage;
+import grandbore.desktop.builds.NewBuildPage;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/** Pages that lie over the whole bench for a while: the list of builds, a new build. */
+final class Sheets {
+  private final Session session;
+  private final Region bench;
+  private final StackPane both;
+
+  Sheets(Session session, Region bench, StackPane both) {
+    this.session = session;
+    this.bench = bench;
+    this.both = both;
+  }
+
+  private void show(Node sheet) {
+    both.getChildren().setAll(bench, sheet);
+    // What lies under a sheet is out of the keyboard's reach.
+    bench.setDisable(true);
+  }
+
+  void close() {
+    bench.setDisable(false);
+    both.getChildren().setAll(bench);
+  }
+
+  void builds() {
+    var page = new BuildsPage(session, this::fresh, this::close);
+    show(page);
+    Platform.runLater(page::begin);
+  }
+
+  void copy() {
+    var page = new BuildsPage(session, this::fresh, this::close);
+    show(page);
+    Platform.runLater(page::askCopy);
+  }
+
+  void fresh() {
+    show(
+        new NewBuildPage(
+            session.build().units(),
+            build -> {
+              var _ = session.begin(new BuildDocument(build, List.of())).thenRun(this::close);
+            },
+            this::close));
+  }
+}

@@ -1,0 +1,121 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.book.BuildDocument;
+import grandbore.book.Summary;
+import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Provenance;
+import grandbore.core.demo.DemoBuilds;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Builds begun, found, named, copied and put away, by keyboard. */
+class BuildsTest extends BenchTest {
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(
+        new BuildDocument(DemoBuilds.paddockFour(), List.of()),
+        new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
+  }
+
+  private TableView<Summary> table() {
+    return robot.lookup("#builds-table").query();
+  }
+
+  private void keys(KeyCode key) {
+    robot.press(KeyCode.CONTROL).type(key).release(KeyCode.CONTROL);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private void into(String field, String words) {
+    robot.clickOn(field);
+    keys(KeyCode.A);
+    robot.write(words);
+  }
+
+  /** From nothing to a curve: pattern, name, sizes, Enter. */
+  @Test
+  void aNewBuildIsMadeOfAFewNumbers() {
+    long was = bench.session().id();
+    keys(KeyCode.N);
+    assertThat(robot.lookup("#new-name").query().isFocused()).isTrue();
+    robot.write("Garage six");
+    robot.clickOn("#new-pattern").type(KeyCode.DOWN).type(KeyCode.DOWN).type(KeyCode.ENTER);
+    assertThat(text("#new-bore")).isEqualTo("84.00");
+    into("#new-bore", "86.5");
+    into("#new-stroke", "eighty");
+    assertThat(text("#new-build .refusal")).contains("Stroke", "eighty");
+    assertThat(robot.lookup("#new-begin").query().isDisabled()).isTrue();
+    into("#new-stroke", "86.5");
+    assertThat(text("#new-size")).contains("3050 cm³".substring(0, 3), "6 cylinders");
+    long begun = System.nanoTime();
+    robot.type(KeyCode.ENTER);
+    until("begun", () -> bench.session().id() != was && !isShown("#new-build"));
+    settle();
+    assertThat(System.nanoTime() - begun).isLessThan(TimeUnit.SECONDS.toNanos(30));
+    var build = bench.session().build();
+    assertThat(build.name()).isEqualTo("Garage six");
+    var bottom = build.combination().bottomEnd();
+    assertThat(Arrangement.of(bottom)).contains(Arrangement.INLINE_6);
+    assertThat(bottom.bore().si()).isCloseTo(0.0865, within(1e-9));
+    assertThat(bottom.bore().provenance()).isEqualTo(Provenance.CARD);
+    assertThat(bottom.rodLength().provenance()).isEqualTo(Provenance.ASSUMED);
+    assertThat(bench.curves().curve().getValue().settled()).hasSizeGreaterThan(8);
+  }
+
+  /** Thrown away and taken back; put away and found again; opened by Enter. */
+  @Test
+  void buildsAreFoundMovedAndOpened() {
+    keys(KeyCode.B);
+    until("listed", () -> table().getItems().size() == 2);
+    into("#builds-find", "hill");
+    until("found", () -> table().getItems().size() == 1);
+    robot.clickOn("#builds-to-bin");
+    until("gone", () -> table().getItems().isEmpty());
+    assertThat(text("#builds-says")).contains("thrown away");
+    robot.clickOn("#builds-undo");
+    until("back", () -> table().getItems().size() == 1);
+    robot.clickOn("#builds-to-archive");
+    until("put away", () -> table().getItems().isEmpty());
+    bench.session().settled().join();
+    robot.clickOn("#builds-shelf").type(KeyCode.DOWN).type(KeyCode.ENTER);
+    until("in the archive", () -> table().getItems().size() == 1);
+    robot.clickOn("#builds-find").type(KeyCode.ENTER);
+    until("opened", () -> bench.session().build().name().contains("hill-climb"));
+    until("closed", () -> !isShown("#builds-page"));
+  }
+
+  @Test
+  void aBuildIsNamedAndKeepsItsNote() {
+    keys(KeyCode.B);
+    until("listed", () -> table().getItems().size() == 2);
+    into("#builds-name", "Paddock four, second head");
+    robot.clickOn("#builds-rename");
+    until("named", () -> bench.session().build().name().equals("Paddock four, second head"));
+    robot.clickOn("#builds-undo");
+    until("taken back", () -> bench.session().build().name().equals("Paddock four"));
+    // Another build is named without being put on the bench.
+    into("#builds-find", "hill");
+    until("found", () -> table().getItems().size() == 1);
+    into("#builds-name", "Hill eight");
+    robot.clickOn("#builds-rename");
+    into("#builds-find", "hill eight");
+    until("listed", () -> table().getItems().size() == 1);
+    assertThat(bench.session().build().name()).isEqualTo("Paddock four");
+    robot.interact(
+        () -> robot.lookup("#builds-remark").<TextArea>query().setText("For the club's open day."));
+    robot.clickOn("#builds-keep");
+    bench.session().settled().join();
+    robot.type(KeyCode.ESCAPE);
+    keys(KeyCode.B);
+    assertThat(robot.lookup("#builds-remark").<TextArea>query().getText())
+        .isEqualTo("For the club's open day.");
+  }
+}
