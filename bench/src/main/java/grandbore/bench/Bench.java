@@ -8,7 +8,7 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
-import grandbore.core.prediction.Starts;
+import grandbore.core.prediction.WarmStarts;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -55,7 +55,7 @@ public final class Bench {
 
   /** A runner some per cent longer, then as it was, each from where the last curve ended. */
   private static Supplier<Curve> edited(Predictor predictor, Build build, Fidelity fidelity) {
-    var starts = new Starts();
+    var starts = new WarmStarts();
     var speeds = build.speeds().points(15);
     var runner = build.combination().intake().runnerLength();
     var longer = runner.with(1.03 * runner.si(), runner.provenance());

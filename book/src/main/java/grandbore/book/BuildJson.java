@@ -32,6 +32,9 @@ public final class BuildJson {
   static final String FORMAT = "grand-bore-build";
   static final int VERSION = 6;
 
+  /** From here on parts have the names they have now. */
+  private static final int RENAMED = 6;
+
   /** Longest message of a reader of JSON that is passed on, characters. */
   private static final int LONGEST = 200;
 
@@ -209,7 +212,11 @@ public final class BuildJson {
   }
 
   private static BuildDocument fromNode(JsonNode node) {
-    var combination = CombinationJson.read(node.get("name").asText(), node.get("combination"));
+    var written = node.get("combination");
+    var combination =
+        CombinationJson.read(
+            node.get("name").asText(),
+            node.path("version").asInt() < RENAMED ? OlderNames.today(written) : written);
     var range =
         new SpeedRange(
             node.get("speeds").get("from").asDouble(), node.get("speeds").get("to").asDouble());

@@ -47,7 +47,7 @@ public final class CurveCsv {
     row.put("converged", p.converged());
     row.put("peak_pressure_angle_deg", round(Math.toDegrees(p.peakAngle()), 1));
     row.put("spark_advance_deg", round(Math.toDegrees(p.spark()), 1));
-    row.put("half_burned_deg", round(Math.toDegrees(p.halfBurned()), 1));
+    row.put("half_burned_deg", round(Math.toDegrees(p.burned50()), 1));
     row.put("residual_fraction", round(p.residual(), 4));
     row.put("exhaust_gas_k", round(p.exhaustTemperature(), 1));
     row.put("plenum_kpa", round(p.plenumPressure() / 1e3, 2));

@@ -24,6 +24,7 @@ import grandbore.core.units.UnitSystem;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -63,7 +64,7 @@ class FormatsTest {
     var c = BuildJson.read(text).build().combination();
     assertThat(c.bottomEnd().bore().si()).isCloseTo(3.402 * 0.0254, within(1e-9));
     assertThat(c.boost().kind()).isEqualTo(Boost.Kind.NONE);
-    assertThat(c.intake().meters()).isEqualTo(1);
+    assertThat(c.intake().throttles()).isEqualTo(1);
     assertThat(c.valveTrain().stiffness().si()).isGreaterThan(8e6);
     assertThat(c.valveTrain().stiffness().provenance()).isEqualTo(Provenance.ASSUMED);
     assertThatThrownBy(() -> BuildJson.read(text.replace("\"bore\"", "\"boar\"")))
@@ -89,7 +90,7 @@ class FormatsTest {
     var build = BuildJson.read(old.toString()).build();
     assertThat(build.application()).isEqualTo(Application.ROAD_COURSE);
     assertThat(build.combination().weights().reciprocating()).isCloseTo(0.762, within(1e-9));
-    assertThat(build.combination().fits().pin().isSaid()).isFalse();
+    assertThat(build.combination().partSizes().pin().isKnown()).isFalse();
     assertThat(build.combination().brief().bandTo().si())
         .isCloseTo(7500 * Math.PI / 30, within(1e-6));
     old.put("version", 3);
@@ -104,7 +105,7 @@ class FormatsTest {
     prune(old, mapper.readTree(BuildJson.class.getResourceAsStream("build-3.schema.json")));
     old.put("version", 3);
     var c = BuildJson.read(old.toString()).build().combination();
-    assertThat(c.intake().spacerHeight().isSaid()).isFalse();
+    assertThat(c.intake().spacerHeight().isKnown()).isFalse();
     assertThat(c.intake().sharedVolume()).isEqualTo(c.intake().plenumVolume().si());
     assertThat(c.heads().intakeFlow().fitting()).isEqualTo(FlowSheet.Fitting.NOT_STATED);
     assertThat(c.boost().map().isGiven()).isFalse();
@@ -133,8 +134,18 @@ class FormatsTest {
     return old.put("version", version).toPrettyString();
   }
 
-  /** Leaves only what a schema knows. */
+  private static Map<String, String> inverse(Map<String, String> names) {
+    var inverse = new HashMap<String, String>();
+    names.forEach((old, now) -> inverse.put(now, old));
+    return inverse;
+  }
+
+  /** Leaves only what a schema knows, under the names of its time. */
   private static void prune(ObjectNode node, JsonNode schema) {
+    if (node.get("combination") instanceof ObjectNode combination) {
+      OlderNames.rename(combination, inverse(OlderNames.GROUPS));
+      OlderNames.rename((ObjectNode) combination.get("intake"), inverse(OlderNames.INTAKE));
+    }
     node.path("readings").forEach(r -> ((ObjectNode) r).remove("si"));
     var known = schema.path("properties");
     node.retain(

@@ -112,7 +112,7 @@ class LimitsTest {
             "ratings.pistonPressure",
             "exhaust.tailLength",
             "intake.ratingDepression",
-            "fits.boltClamp",
+            "partSizes.boltClamp",
             "valveTrain.springRate")) {
       var all = Specs.fields().stream().filter(f -> f.path().equals(path)).toList();
       for (var field : all) {

@@ -98,7 +98,7 @@ class TablesTest {
             .with("exhaust.kind", Exhaust.Kind.STEPPED)
             .with("intake.manifold", Intake.Manifold.DUAL_PLANE)
             .with("intake.heating", Intake.Heating.COOLANT)
-            .with("intake.meters", 3)
+            .with("intake.throttles", 3)
             .with("intake.runnerChanges", List.of(0.0, .01, .0, .02, 0.0, 0.0, -.01, 0.0))
             .with("heads.intakeShares", List.of(1.0, .95, 1.0, 1.0, 1.02, 1.0, 1.0, .9))
             .with("mixture.spark", Mixture.Spark.KNOCK_LIMITED)
@@ -117,7 +117,7 @@ class TablesTest {
             "exhaust.kind",
             "intake.manifold",
             "intake.heating",
-            "intake.meters",
+            "intake.throttles",
             "mixture.spark",
             "mixture.fuel",
             "losses.windage",
@@ -157,7 +157,7 @@ class TablesTest {
       delimiter = '|',
       value = {
         "\"balance\" : \"NONE\" | \"balance\" : \"SOME\" | exhaust",
-        "\"meters\" : 1 | \"meters\" : 40 | intake",
+        "\"throttles\" : 1 | \"throttles\" : 40 | intake",
         "\"kind\" : \"NONE\" | \"kind\" : \"ROCKET\" | combination"
       })
   void choicesThatDoNotExistAreRefusedWithThePlace(String what, String by, String says) {

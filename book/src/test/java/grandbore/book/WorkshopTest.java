@@ -46,9 +46,9 @@ class WorkshopTest {
     var build = eight().with(units);
     var again = back(build).combination();
     for (var field : Specs.fields()) {
-      assertThat(field.get(again).isSaid())
+      assertThat(field.get(again).isKnown())
           .as(field.path())
-          .isEqualTo(field.get(build.combination()).isSaid());
+          .isEqualTo(field.get(build.combination()).isKnown());
     }
     assertThat(again.brief().kept()).containsExactly(Brief.Part.BLOCK, Brief.Part.EXHAUST);
   }
@@ -64,9 +64,9 @@ class WorkshopTest {
       delimiter = '|',
       value = {
         "\"BLOCK\" | \"BENCH\" | at combination.brief",
-        "\"ALUMINIUM\" | \"WOOD\" | at combination.squeeze",
+        "\"ALUMINIUM\" | \"WOOD\" | at combination.compression",
         "\"HILL_CLIMB\" | \"RACE\" | at application",
-        "\"coilBind\" | \"coilBound\" | at combination.gear"
+        "\"coilBind\" | \"coilBound\" | at combination.valveHardware"
       })
   void damageInTheNewGroupsIsNamedWithItsPlace(String what, String by, String says) {
     String text = BuildJson.write(new BuildDocument(eight(), List.of()));
@@ -86,7 +86,7 @@ class WorkshopTest {
     String wrong = text.substring(0, value) + "29.8" + text.substring(value + 4);
     assertThatThrownBy(() -> BuildJson.read(wrong))
         .isInstanceOf(InvalidInput.class)
-        .hasMessageContaining("fits.counterweightRadius")
+        .hasMessageContaining("partSizes.counterweightRadius")
         .hasMessageContaining("inside the block");
   }
 

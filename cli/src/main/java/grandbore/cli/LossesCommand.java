@@ -3,7 +3,7 @@ package grandbore.cli;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.Predictor;
-import grandbore.core.prediction.Relief;
+import grandbore.core.prediction.RemovedLoss;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.Locale;
@@ -54,7 +54,7 @@ final class LossesCommand implements Callable<Integer> {
     var base = account.base().points().get(point);
     row.put("rpm", base.rpm());
     row.put("brake_torque_nm", round(base.torque()));
-    for (var relief : Relief.values()) {
+    for (var relief : RemovedLoss.values()) {
       String name = relief.name().toLowerCase(Locale.ROOT);
       row.put("without_" + name + "_gain_nm", round(account.torque(relief, point)));
     }

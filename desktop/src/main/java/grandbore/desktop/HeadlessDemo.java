@@ -17,7 +17,6 @@ import java.util.Locale;
 import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.embed.swing.SwingFXUtils;
-import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -43,9 +42,6 @@ final class HeadlessDemo {
           }
         });
   }
-
-  /** How a view says that something is being solved. */
-  private static final List<String> BUSY = List.of("Running ", "Solving ", "Cranking ");
 
   /** Views besides the first of a station. */
   private static final Map<Station, List<String>> VIEWS =
@@ -80,8 +76,12 @@ final class HeadlessDemo {
                   "bench-book"),
               Station.BREATHING,
               List.of("breathing-waves", "breathing-tuning"),
-              Station.SQUEEZE,
-              List.of("squeeze-solve", "squeeze-banks", "squeeze-fuel", "squeeze-tests")));
+              Station.COMPRESSION,
+              List.of(
+                  "compression-solve",
+                  "compression-banks",
+                  "compression-fuel",
+                  "compression-tests")));
 
   private boolean shown;
 
@@ -159,14 +159,7 @@ final class HeadlessDemo {
   }
 
   private boolean isBusy() {
-    var cancel = workbench.scene().lookup("#results-cancel");
-    if (cancel != null && cancel.isVisible()) {
-      return true;
-    }
-    return workbench.scene().getRoot().lookupAll(".soft").stream()
-        .filter(Label.class::isInstance)
-        .map(n -> ((Label) n).getText())
-        .anyMatch(t -> BUSY.stream().anyMatch(t::startsWith));
+    return !workbench.curves().runs().isIdle();
   }
 
   private static void then(Runnable what) {
@@ -199,7 +192,7 @@ final class HeadlessDemo {
           Measure.HORSEPOWER.fromSi(p.power()),
           100 * p.volumetricEfficiency(),
           p.fuelPerJoule() * 3.6e9,
-          p.converged() ? "" : "  not settled: " + p.note());
+          p.converged() ? "" : "  not converged: " + p.note());
     }
   }
 }

@@ -70,8 +70,9 @@ public final class Main {
           "There is no display for the window; “./grand-bore demo” and the command line work"
               + " without one");
     }
-    return new Start(
-        Door.open(book == null ? BookPlaces.ownBook() : book), false, false, null, false);
+    var at = book == null ? BookPlaces.ownBook() : book;
+    LogFile.begin(at.toAbsolutePath().getParent());
+    return new Start(Door.open(at), false, false, null, false);
   }
 
   /**

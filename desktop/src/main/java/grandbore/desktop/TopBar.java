@@ -36,13 +36,13 @@ final class TopBar extends HBox {
   TopBar(Session session, Look look, Transfer transfer, Sheets sheets) {
     getStyleClass().add("top-bar");
     setAlignment(Pos.CENTER_LEFT);
-    setSpacing(8);
+    setSpacing(4);
     var name = new Label("GRAND BORE");
     name.getStyleClass().add("wordmark");
     var builds = new ComboBox<Choice>();
     builds.setId("builds");
     builds.setAccessibleText("build");
-    builds.setPrefWidth(230);
+    builds.setPrefWidth(200);
     builds.setConverter(names(""));
     builds.setCellFactory(list -> new BuildCell());
     session.books().buildsProperty().subscribe(all -> fill(builds, session));
@@ -62,7 +62,7 @@ final class TopBar extends HBox {
     var over = new ComboBox<Choice>();
     over.setId("lay-over");
     over.setAccessibleText("lay another build over this one");
-    over.setPrefWidth(190);
+    over.setPrefWidth(170);
     over.setConverter(names("nothing laid over"));
     over.setOnShowing(e -> others(over, session));
     others(over, session);

@@ -2,6 +2,7 @@ package grandbore.desktop;
 
 import grandbore.book.ShopBook;
 import grandbore.core.prediction.Curve;
+import grandbore.core.runs.Desk;
 import grandbore.core.units.Measure;
 import grandbore.desktop.curve.CurvePane;
 import grandbore.desktop.curve.CurveService;
@@ -38,8 +39,15 @@ final class Workbench implements AutoCloseable {
   private final Map<Station, Node> pages = new EnumMap<>(Station.class);
 
   Workbench(ShopBook book, Beginning beginning) {
+    this(book, beginning, Desk::curve);
+  }
+
+  /**
+   * @param solver what solves the curve
+   */
+  Workbench(ShopBook book, Beginning beginning, CurveService.Solver solver) {
     session = new Session(book, beginning);
-    curves = new CurveService(session);
+    curves = new CurveService(session, solver);
     rail = new Rail(session);
     var foot = new FootLine(session, curves);
     transfer = new Transfer(session, () -> curves.stateProperty().get().curve(), foot::say);

@@ -25,6 +25,11 @@ import org.testfx.util.WaitForAsyncUtils;
 /** One state on the bench, whole at every moment, and the book behind it. */
 class BenchStateTest extends BenchTest {
   @Override
+  boolean sweeps() {
+    return true;
+  }
+
+  @Override
   List<BuildDocument> documents() {
     return List.of(
         new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()),
@@ -43,24 +48,28 @@ class BenchStateTest extends BenchTest {
   /** A number typed where readings stand is asked about, and goes where the builder means it. */
   @Test
   void aNumberTypedWhereReadingsStandIsAskedAbout() {
-    robot.clickOn("#station-squeeze");
-    assertThat(text("#squeeze-chamberVolume-specified")).isEqualTo("read; specified 57.0");
-    double was = specified("squeeze.chamberVolume");
-    type("#squeeze-chamberVolume-text", "58.4");
-    assertThat(specified("squeeze.chamberVolume")).isEqualTo(was);
-    press("#squeeze-chamberVolume-as-specified");
-    assertThat(specified("squeeze.chamberVolume")).isCloseTo(58.4e-6, within(1e-12));
-    assertThat(text("#squeeze-chamberVolume-specified")).isEqualTo("read; specified 58.4");
+    robot.clickOn("#station-compression");
+    assertThat(text("#compression-chamberVolume-specified")).isEqualTo("read; specified 57.0");
+    double was = specified("compression.chamberVolume");
+    type("#compression-chamberVolume-text", "58.4");
+    assertThat(specified("compression.chamberVolume")).isEqualTo(was);
+    press("#compression-chamberVolume-as-specified");
+    assertThat(specified("compression.chamberVolume")).isCloseTo(58.4e-6, within(1e-12));
+    assertThat(text("#compression-chamberVolume-specified")).isEqualTo("read; specified 58.4");
     int readings = bench.session().readings().all().size();
-    type("#squeeze-chamberVolume-text", "57.9 cc");
+    type("#compression-chamberVolume-text", "57.9 cc");
     robot.interact(
-        () -> robot.lookup("#squeeze-chamberVolume-place").<ComboBox<Integer>>query().setValue(3));
-    press("#squeeze-chamberVolume-as-reading");
+        () ->
+            robot
+                .lookup("#compression-chamberVolume-place")
+                .<ComboBox<Integer>>query()
+                .setValue(3));
+    press("#compression-chamberVolume-as-reading");
     assertThat(bench.session().readings().all()).hasSize(readings + 1);
     var last = bench.session().readings().all().getLast();
     assertThat(last.place()).isEqualTo(3);
     assertThat(last.taken().typed()).isEqualTo("57.9 cc");
-    assertThat(specified("squeeze.chamberVolume")).isCloseTo(58.4e-6, within(1e-12));
+    assertThat(specified("compression.chamberVolume")).isCloseTo(58.4e-6, within(1e-12));
   }
 
   /** Undo with an edit on its heels: window and book end at the same value. */
@@ -133,7 +142,7 @@ class BenchStateTest extends BenchTest {
       for (Runnable what :
           List.<Runnable>of(
               () -> bench.session().read(chamber(1, 57.4e-6)),
-              () -> edit("intake.meters", 2),
+              () -> edit("intake.throttles", 2),
               () -> bench.session().read(chamber(2, 57.3e-6)),
               () -> bench.session().undo(),
               () -> bench.session().layOver(2),
@@ -153,7 +162,7 @@ class BenchStateTest extends BenchTest {
           .singleElement()
           .satisfies(
               d -> {
-                assertThat(d.build().combination().intake().meters()).isEqualTo(2);
+                assertThat(d.build().combination().intake().throttles()).isEqualTo(2);
                 assertThat(d.readings()).hasSize(DemoBuilds.hillClimbReadings().size() + 2);
               });
       var files = bench.session().writeRescue();
@@ -213,7 +222,7 @@ class BenchStateTest extends BenchTest {
     robot.interact(() -> bench.transfer().bringIn(file));
     until("refused", () -> text("#foot").contains("bad.json"));
     assertThat(bench.session().id()).isEqualTo(was);
-    edit("intake.meters", 3);
+    edit("intake.throttles", 3);
     bench.session().settled().join();
     robot.interact(() -> bench.session().books().refresh());
     WaitForAsyncUtils.waitForFxEvents();
@@ -230,7 +239,10 @@ class BenchStateTest extends BenchTest {
       }
       robot.interact(() -> bench.rail().choose(s));
       settle();
-      WaitForAsyncUtils.sleep(4, java.util.concurrent.TimeUnit.SECONDS);
+      // Views ask once what they hang on has rested.
+      WaitForAsyncUtils.sleep(500, java.util.concurrent.TimeUnit.MILLISECONDS);
+      until("all is solved", () -> bench.curves().runs().isIdle());
+      WaitForAsyncUtils.sleep(500, java.util.concurrent.TimeUnit.MILLISECONDS);
       var pulses = new AtomicInteger();
       Runnable count = pulses::incrementAndGet;
       Platform.runLater(() -> bench.scene().addPostLayoutPulseListener(count));
@@ -248,7 +260,7 @@ class BenchStateTest extends BenchTest {
   void aBuildThatCanNotBeOpenedIsBroughtBackFromTheWindow() throws Exception {
     robot.interact(() -> bench.session().open(2));
     until("opened", () -> bench.session().id() == 2);
-    edit("intake.meters", 2);
+    edit("intake.throttles", 2);
     bench.session().settled().join();
     robot.interact(() -> bench.session().open(1));
     until("opened", () -> bench.session().id() == 1);
@@ -273,6 +285,6 @@ class BenchStateTest extends BenchTest {
                 .orElseThrow()
                 .fire());
     until("brought back", () -> bench.session().id() == 2);
-    assertThat(combination().intake().meters()).isEqualTo(1);
+    assertThat(combination().intake().throttles()).isEqualTo(1);
   }
 }

@@ -12,6 +12,7 @@ import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.session.Beginning;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -45,6 +46,16 @@ abstract class BenchTest {
   /** The documents in the book; the first is on the bench. */
   abstract List<BuildDocument> documents();
 
+  /** What solves the curves; a test whose point is the curve solves them itself. */
+  CurveService.Solver solver() {
+    return new RecordedCurves();
+  }
+
+  /** Whether sweeps of the pages that are opened go on; where none is looked at they only cost. */
+  boolean sweeps() {
+    return false;
+  }
+
   @BeforeEach
   void open() throws Exception {
     stage = FxToolkit.registerPrimaryStage();
@@ -60,7 +71,8 @@ abstract class BenchTest {
     FxToolkit.setupFixture(
         () -> {
           var book = ShopBook.open(folder.resolve("book.sqlite"));
-          bench = new Workbench(book, Beginning.of(book));
+          bench = new Workbench(book, Beginning.of(book), solver());
+          bench.curves().runs().holdSweeps(!sweeps());
           stage.setScene(bench.scene());
           stage.show();
         });
@@ -165,7 +177,7 @@ abstract class BenchTest {
   List<String> views() {
     return robot.lookup(".page .toggle-button").queryAllAs(ToggleButton.class).stream()
         .map(Node::getId)
-        .filter(id -> id != null && id.matches("(bottom|squeeze|cam|heads|breathing|bench)-.*"))
+        .filter(id -> id != null && id.matches("(bottom|compression|cam|heads|breathing|bench)-.*"))
         .toList();
   }
 

@@ -68,7 +68,7 @@ class ClearancesTest extends BenchTest {
   /** A chamber far above its brothers asks for its plug; another reading in its place clears it. */
   @Test
   void aReadingThatCantBeRightIsQuestioned() {
-    readings("squeeze", "chamber");
+    readings("decks", "chamber");
     robot.clickOn("#chamber-volume-1-text");
     for (var typed : List.of("57.1", "57.0", "56.9", "59.4", "57.1", "57.0", "57.2", "56.9")) {
       int before = count();
@@ -186,7 +186,7 @@ class ClearancesTest extends BenchTest {
   /** A backup brings back what was there, and what came after it is kept beside the book. */
   @Test
   void aBackupIsRestoredFromTheWindow() throws Exception {
-    readings("squeeze", "chamber");
+    readings("decks", "chamber");
     type("#chamber-volume-1-text", "57");
     until("kept", () -> count() == 1);
     view("bench-book");

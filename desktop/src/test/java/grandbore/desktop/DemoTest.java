@@ -20,6 +20,11 @@ import org.junit.jupiter.api.Test;
 /** The demo with no display: its curve as a table, and pictures of what the window would show. */
 class DemoTest extends BenchTest {
   @Override
+  boolean sweeps() {
+    return true;
+  }
+
+  @Override
   List<BuildDocument> documents() {
     return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
   }
@@ -62,7 +67,7 @@ class DemoTest extends BenchTest {
       double power = Double.parseDouble(cells[2]);
       // Horsepower is pound-feet times rpm over 5,252: what both columns must say together.
       assertThat(power).isBetween((torque - 1) * p.rpm() / 5252.1, (torque + 1) * p.rpm() / 5252.1);
-      assertThat(lines.get(2 + i)).doesNotContain("not settled");
+      assertThat(lines.get(2 + i)).doesNotContain("not converged");
     }
     assertThat(lines.getLast()).startsWith("Screenshot: ").endsWith(".png");
     assertThat(names(pictures)).hasSize(1);
@@ -87,7 +92,7 @@ class DemoTest extends BenchTest {
             "prediction-all.png",
             "prediction-losses.png",
             "prediction-slow.png",
-            "squeeze.png");
+            "compression.png");
     for (var name : names) {
       BufferedImage image = ImageIO.read(pictures.resolve(name).toFile());
       assertThat(image.getWidth()).isGreaterThanOrEqualTo(1000);

@@ -214,7 +214,7 @@ class LayoutTest extends BenchTest {
     double[][] sizes = {{0.070, 0.095, 0.150}, {0.120, 0.060, 0.140}, {0.085, 0.085, 0.130}};
     for (var s : sizes) {
       robot.interact(() -> stretch(s[0], s[1], s[2]));
-      for (var station : new Station[] {Station.BOTTOM_END, Station.SQUEEZE}) {
+      for (var station : new Station[] {Station.BOTTOM_END, Station.COMPRESSION}) {
         choose(station);
         inputsKeepApart("bore %.3f stroke %.3f".formatted(s[0], s[1]));
       }
@@ -230,7 +230,7 @@ class LayoutTest extends BenchTest {
             var c = b.combination();
             var e = c.bottomEnd();
             var from = Provenance.CARD;
-            var q = c.squeeze();
+            var q = c.compression();
             var h = c.heads();
             double swept = Math.PI / 4 * bore * bore * stroke;
             double deck = stroke / 2 + rod + e.pinHeight().si() + 0.0003;
@@ -242,7 +242,7 @@ class LayoutTest extends BenchTest {
                         "stroke", e.stroke().with(stroke, from),
                         "rodLength", e.rodLength().with(rod, from),
                         "blockDeck", e.blockDeck().with(deck, from)));
-            var squeeze =
+            var compression =
                 Specs.changed(
                     q,
                     Map.of(
@@ -256,7 +256,8 @@ class LayoutTest extends BenchTest {
                         "intakeValve", h.intakeValve().with(0.45 * bore, from),
                         "exhaustValve", h.exhaustValve().with(0.38 * bore, from)));
             return b.with(
-                Specs.changed(c, Map.of("bottomEnd", bottom, "squeeze", squeeze, "heads", heads)));
+                Specs.changed(
+                    c, Map.of("bottomEnd", bottom, "compression", compression, "heads", heads)));
           });
     } catch (IllegalArgumentException e) {
       throw new AssertionError(e);

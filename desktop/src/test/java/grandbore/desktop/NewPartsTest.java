@@ -10,8 +10,8 @@ import grandbore.core.clearances.Photo;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Fits;
 import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.bench.BookFiles;
 import grandbore.desktop.breathing.CompressorRow;
@@ -33,6 +33,11 @@ class NewPartsTest extends BenchTest {
       110000,200,2.60,0.72
       110000,600,1.90,0.62
       """;
+
+  @Override
+  boolean sweeps() {
+    return true;
+  }
 
   @Override
   List<BuildDocument> documents() {
@@ -121,9 +126,10 @@ class NewPartsTest extends BenchTest {
   void clearanceIsLostAtSpeedAndTheBooksReadingTeaches() {
     station("cam", "cam-piston");
     until("drawn", () -> isShown("#plot-piston-speed"));
-    choose("#rods-of", Fits.RodMaterial.ALUMINIUM);
-    type("#fits-rodSection-text", "0.6");
-    assertThat(combination().fits().rodSection().si()).isCloseTo(0.6 * 6.4516e-4, within(1e-9));
+    choose("#rods-of", PartSizes.RodMaterial.ALUMINIUM);
+    type("#partSizes-rodSection-text", "0.6");
+    assertThat(combination().partSizes().rodSection().si())
+        .isCloseTo(0.6 * 6.4516e-4, within(1e-9));
     type("#worksheet-intakeRead-text", "");
     robot.clickOn("#station-clearances");
     robot.clickOn("#group-valves");

@@ -22,6 +22,11 @@ import org.testfx.util.WaitForAsyncUtils;
 /** What a builder works out before the machine shop, at the first three stations. */
 class PaperworkTest extends BenchTest {
   @Override
+  boolean sweeps() {
+    return true;
+  }
+
+  @Override
   List<BuildDocument> documents() {
     return List.of(
         new BuildDocument(DemoBuilds.hillClimbEight(), List.of()),
@@ -30,18 +35,20 @@ class PaperworkTest extends BenchTest {
 
   @Test
   void aSolvedRatioIsTakenAndCanBeTakenBack() {
-    station("squeeze", "squeeze-solve");
+    station("compression", "compression-solve");
     type("#worksheet-ratioWanted-text", "11.25");
-    double dish = combination().squeeze().pistonVolume().si();
+    double dish = combination().compression().pistonVolume().si();
     press("#take-ratio_by_dish");
     assertThat(combination().staticRatio()).isCloseTo(11.25, within(1e-9));
     assertThat(text("#figure-static_compression")).isEqualTo("11.25");
     robot.press(KeyCode.CONTROL, KeyCode.Z).release(KeyCode.Z, KeyCode.CONTROL);
-    until("taken back", () -> Math.abs(combination().squeeze().pistonVolume().si() - dish) < 1e-12);
+    until(
+        "taken back",
+        () -> Math.abs(combination().compression().pistonVolume().si() - dish) < 1e-12);
     robot.clickOn("#station-brief");
     robot.interact(() -> robot.lookup("#kept-pistons").<CheckBox>query().fire());
     assertThat(combination().brief().kept()).containsExactly(Brief.Part.PISTONS);
-    robot.clickOn("#station-squeeze");
+    robot.clickOn("#station-compression");
     assertThat(robot.lookup("#take-ratio_by_dish").<Button>query().isDisabled()).isTrue();
     assertThat(text("#take-ratio_by_dish")).isEqualTo("Kept");
     assertThat(robot.lookup("#take-ratio_by_chamber").<Button>query().isDisabled()).isFalse();
@@ -49,21 +56,21 @@ class PaperworkTest extends BenchTest {
 
   @Test
   void aDomeIsFoundByFillingTheBoreDownToIt() {
-    station("squeeze", "squeeze-solve");
+    station("compression", "compression-solve");
     double area = combination().bottomEnd().boreArea();
     double poured = (area * Measure.INCHES.toSi(0.5) - 3.2e-6) * 1e6;
     type("#worksheet-fillDepth-text", ".500");
     type("#worksheet-fillVolume-text", "%.2f cc".formatted(poured));
     assertThat(text("#figure-piston_by_fill")).isEqualTo("-3.2 cc");
     press("#take-piston_by_fill");
-    assertThat(combination().squeeze().pistonVolume().si()).isCloseTo(-3.2e-6, within(1e-8));
+    assertThat(combination().compression().pistonVolume().si()).isCloseTo(-3.2e-6, within(1e-8));
   }
 
   @Test
   void aPartThatDoesNotFitSaysWhyWithItsWorkingOneActionAway() {
     station("bottom_end", "bottom-stack");
     assertThat(text("#check-main_bearing_fit")).contains("oil clearance");
-    type("#fits-mainHousing-text", "2.700");
+    type("#partSizes-mainHousing-text", "2.700");
     assertThat(text("#check-main_bearing_fit")).contains("does not go in", "grind");
     robot.interact(
         () -> {
@@ -85,14 +92,14 @@ class PaperworkTest extends BenchTest {
         .contains("housing − 2 × shell", "common practice");
     robot.interact(
         () -> {
-          TextField field = robot.lookup("#fits-mainHousing-text").query();
+          TextField field = robot.lookup("#partSizes-mainHousing-text").query();
           field.requestFocus();
           field.clear();
         });
     robot.type(KeyCode.ENTER);
     WaitForAsyncUtils.waitForFxEvents();
     assertThat(text("#check-main_bearing_fit")).startsWith("say ");
-    assertThat(combination().fits().mainHousing().isSaid()).isFalse();
+    assertThat(combination().partSizes().mainHousing().isKnown()).isFalse();
   }
 
   @Test
@@ -102,7 +109,7 @@ class PaperworkTest extends BenchTest {
     assertThat(text("#plot-depth-reading")).contains("this rod", "the other rod");
     type("#worksheet-otherRod-text", "9.0");
     until("refused", () -> text("#other-rod-found").startsWith("✕"));
-    assertThat(text("#other-rod-found")).contains("Pin height");
+    assertThat(text("#other-rod-found")).contains("Compression height");
   }
 
   @Test
@@ -153,7 +160,7 @@ class PaperworkTest extends BenchTest {
           }
         });
     until("kept", () -> bench.session().readings().all().size() == 8);
-    station("squeeze", "squeeze-tests");
+    station("compression", "compression-tests");
     assertThat(text("#check-test_cylinder_3")).contains("gasket", "5");
     until("cranked", () -> isShown("#check-test_engine"));
     assertThat(text("#check-test_engine")).contains("psi predicted");
@@ -173,7 +180,7 @@ class PaperworkTest extends BenchTest {
   @Test
   void paperLeavesTheCurveAlone() {
     var before = bench.curves().curve().getValue();
-    station("squeeze", "squeeze-solve");
+    station("compression", "compression-solve");
     type("#worksheet-ratioWanted-text", "12.75");
     assertThat(bench.curves().stateProperty().get().isRunning()).isFalse();
     assertThat(bench.curves().curve().getValue()).isSameAs(before);

@@ -110,7 +110,7 @@ class RehearsalTest extends BenchTest {
     assertThat(robot.lookup("#guide-into").<Button>query().isDisabled()).isFalse();
     press("#guide-into");
     var degreed = bench.session().build().combination().degreed();
-    assertThat(degreed.intakeOpens().isSaid()).isTrue();
+    assertThat(degreed.intakeOpens().isKnown()).isTrue();
     assertThat(degreed.intakeOpens().provenance())
         .isEqualTo(grandbore.core.combination.Provenance.MEASURED);
   }

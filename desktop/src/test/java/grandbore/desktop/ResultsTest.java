@@ -21,6 +21,11 @@ import org.testfx.util.WaitForAsyncUtils;
 /** The prediction's pages and the inputs that belong to it, in the real window. */
 class ResultsTest extends BenchTest {
   @Override
+  boolean sweeps() {
+    return true;
+  }
+
+  @Override
   List<BuildDocument> documents() {
     return List.of(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
   }
@@ -130,10 +135,10 @@ class ResultsTest extends BenchTest {
     assertThat(isShown("#exhaust-secondaryLength-text")).isFalse();
     choose("#exhaust", Exhaust.Kind.STEPPED);
     assertThat(isShown("#exhaust-secondaryLength-text")).isTrue();
-    type("#intake-meters-text", "2");
-    assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
-    type("#intake-meters-text", "many");
-    assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
+    type("#intake-throttles-text", "2");
+    assertThat(bench.session().build().combination().intake().throttles()).isEqualTo(2);
+    type("#intake-throttles-text", "many");
+    assertThat(bench.session().build().combination().intake().throttles()).isEqualTo(2);
     type("#by-intake-runnerChanges-3", "20");
     assertThat(bench.session().build().combination().intake().runnerChanges())
         .hasSize(4)

@@ -18,6 +18,11 @@ import org.testfx.util.WaitForAsyncUtils;
 /** Cam, valves, heads and breathing, specified and checked as their papers describe them. */
 class TopEndTest extends BenchTest {
   @Override
+  boolean sweeps() {
+    return true;
+  }
+
+  @Override
   List<BuildDocument> documents() {
     return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
   }
@@ -26,12 +31,12 @@ class TopEndTest extends BenchTest {
   void aCardIsReadItsContradictionNamedAndTaken() {
     station("cam", "cam-card");
     assertThat(text("#check-card_intake_events")).contains("agrees");
-    type("#card-intakeAt50-text", "244");
+    type("#camCard-intakeAt50-text", "244");
     assertThat(text("#check-card_intake_events"))
         .contains("contradicts itself", "238.0°", "244.0°");
-    type("#card-intakeOpens-text", "17");
-    type("#card-intakeCloses-text", "47");
-    type("#card-intakeSeat-text", "288");
+    type("#camCard-intakeOpens-text", "17");
+    type("#camCard-intakeCloses-text", "47");
+    type("#camCard-intakeSeat-text", "288");
     assertThat(text("#check-card_intake_events")).contains("agrees");
     assertThat(Math.toDegrees(combination().cam().intakeDuration().si()))
         .isCloseTo(238, within(1e-9));
@@ -79,7 +84,7 @@ class TopEndTest extends BenchTest {
         .isCloseTo(0.095, within(1e-6));
     assertThat(combination().heads().intakeRecess().provenance()).isEqualTo(Provenance.MEASURED);
     assertThat(text("#check-intake_to_piston")).startsWith("0.0950 in");
-    type("#squeeze-intakePocket-text", ".080");
+    type("#compression-intakePocket-text", ".080");
     assertThat(text("#check-intake_to_piston")).startsWith("0.068");
   }
 

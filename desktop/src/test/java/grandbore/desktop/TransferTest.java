@@ -76,15 +76,15 @@ class TransferTest extends BenchTest {
   /** A copy starts as the build stands, goes on the bench, and leaves the first alone. */
   @Test
   void aCopyStartsAsTheBuildStands() {
-    edit("intake.meters", 2);
+    edit("intake.throttles", 2);
     robot.clickOn("#copy");
     robot.write("Second engine");
     robot.type(KeyCode.ENTER);
     until("copied", () -> bench.session().build().name().equals("Second engine"));
     robot.type(KeyCode.ESCAPE);
     until("back", () -> !isShown("#builds-page"));
-    assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
-    edit("intake.meters", 3);
+    assertThat(bench.session().build().combination().intake().throttles()).isEqualTo(2);
+    edit("intake.throttles", 3);
     until("listed", () -> robot.lookup("#builds").<ComboBox<Object>>query().getItems().size() == 2);
     long first = bench.session().books().builds().getFirst().id();
     long second = bench.session().books().builds().getLast().id();
@@ -92,7 +92,7 @@ class TransferTest extends BenchTest {
     bench.session().settled().join();
     robot.interact(() -> bench.session().open(other));
     until("it is on the bench", () -> bench.session().id() == other);
-    assertThat(bench.session().build().combination().intake().meters()).isEqualTo(2);
+    assertThat(bench.session().build().combination().intake().throttles()).isEqualTo(2);
   }
 
   /** Places that can't be written or read are said with the file's name, and nothing is lost. */

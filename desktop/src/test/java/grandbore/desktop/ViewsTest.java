@@ -32,7 +32,13 @@ class ViewsTest extends BenchTest {
   private static final List<String> BUSY = List.of("Running ", "Solving ", "Cranking ");
 
   private static final List<Station> WITH_VIEWS =
-      List.of(Station.BOTTOM_END, Station.SQUEEZE, Station.CAM, Station.HEADS, Station.BREATHING);
+      List.of(
+          Station.BOTTOM_END, Station.COMPRESSION, Station.CAM, Station.HEADS, Station.BREATHING);
+
+  @Override
+  boolean sweeps() {
+    return true;
+  }
 
   @Override
   List<BuildDocument> documents() {
@@ -88,7 +94,7 @@ class ViewsTest extends BenchTest {
     views.put("bottom-section", Station.BOTTOM_END);
     views.put("bottom-stack", Station.BOTTOM_END);
     views.put("bottom-balance", Station.BOTTOM_END);
-    views.put("squeeze-volumes", Station.SQUEEZE);
+    views.put("compression-volumes", Station.COMPRESSION);
     views.put("cam-lobes", Station.CAM);
     views.put("heads-flow", Station.HEADS);
     views.forEach(
@@ -181,8 +187,8 @@ class ViewsTest extends BenchTest {
           assertThat(varied(picture(drawing))).as(a + " " + id).isTrue();
         }
       }
-      station(Station.SQUEEZE);
-      view("squeeze-banks");
+      station(Station.COMPRESSION);
+      view("compression-banks");
       boolean two = bench.session().build().combination().bottomEnd().banks() == 2;
       assertThat(isShown("#check-mill_cost")).as(a.name()).isEqualTo(two);
       int cylinders = bench.session().build().combination().bottomEnd().cylinders();
@@ -222,9 +228,9 @@ class ViewsTest extends BenchTest {
     view("cam-springs");
     String before = text("#check-coil_bind");
     view("cam-card");
-    var bind = bench.session().build().combination().gear().coilBind();
-    edit("gear.coilBind", bind.with(bind.si() + 0.002, bind.provenance()));
-    station(Station.SQUEEZE);
+    var bind = bench.session().build().combination().valveHardware().coilBind();
+    edit("valveHardware.coilBind", bind.with(bind.si() + 0.002, bind.provenance()));
+    station(Station.COMPRESSION);
     station(Station.CAM);
     view("cam-springs");
     assertThat(text("#check-coil_bind")).isNotEqualTo(before);

@@ -7,7 +7,9 @@ import grandbore.book.BuildJson;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.Fidelity;
+import grandbore.core.runs.Desk;
 import grandbore.core.units.UnitSystem;
+import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.curve.CurveState;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.station.Station;
@@ -30,6 +32,12 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, driven by mouse and keyboard on the toolkit's headless platform. */
 class WindowTest extends BenchTest {
+  /** What becomes of the curve at each edit is the point here. */
+  @Override
+  CurveService.Solver solver() {
+    return Desk::curve;
+  }
+
   @Override
   List<BuildDocument> documents() {
     return List.of(
@@ -198,13 +206,13 @@ class WindowTest extends BenchTest {
       robot.clickOn("#theme");
       assertThat(theme).isNotEqualTo(bench.look().themeProperty().get());
     }
-    robot.clickOn("#station-squeeze").clickOn("#open-static_compression");
+    robot.clickOn("#station-compression").clickOn("#open-static_compression");
     WaitForAsyncUtils.waitForFxEvents();
     assertThat(text("#working-static_compression")).contains("÷", "cc", "geometry");
     robot.clickOn("#units");
     WaitForAsyncUtils.waitForFxEvents();
     assertThat(bench.session().build().units()).isEqualTo(UnitSystem.METRIC);
-    assertThat(text("#squeeze-gasketBore-text")).isEqualTo("105.16");
+    assertThat(text("#compression-gasketBore-text")).isEqualTo("105.16");
   }
 
   @Test

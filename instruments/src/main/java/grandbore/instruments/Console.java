@@ -163,8 +163,8 @@ public final class Console {
 
   private String spring(String rest) {
     var train = rig.mockUp().combination().valveTrain();
-    var gear = rig.mockUp().combination().gear();
-    double free = gear.installedHeight().isSaid() ? gear.installedHeight().si() : 0.0457;
+    var gear = rig.mockUp().combination().valveHardware();
+    double free = gear.installedHeight().isKnown() ? gear.installedHeight().si() : 0.0457;
     double height = number(rest, Quantity.CLEARANCE);
     double force = Math.max(0, train.springSeat().si() + train.springRate().si() * (free - height));
     rig.sensor(Kind.TESTER).on(() -> force);

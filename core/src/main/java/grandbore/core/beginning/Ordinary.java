@@ -67,7 +67,7 @@ public final class Ordinary {
         sizes.put(rule.path(), rule.value().applyAsDouble(sizes));
       }
     }
-    sizes.put("squeeze.chamberVolume", chamber(sizes, asked.ratio()));
+    sizes.put("compression.chamberVolume", chamber(sizes, asked.ratio()));
     var c = asked.arrangement().of(single(asked, sizes)).with("intake.manifold", asked.manifold());
     double from = Math.max(1000, 250 * Math.rint(0.35 * highest / 250));
     var range = new SpeedRange(from, highest);
@@ -80,7 +80,7 @@ public final class Ordinary {
     if (Specs.field(path).get(c).provenance() != Provenance.ASSUMED) {
       return Optional.empty();
     }
-    if (path.equals("squeeze.chamberVolume")) {
+    if (path.equals("compression.chamberVolume")) {
       return Optional.empty();
     }
     var sizes = new Sizes(build);
@@ -97,9 +97,12 @@ public final class Ordinary {
   /** The volume that makes the ratio with all else as it is. */
   private static double chamber(Sizes s, double ratio) {
     double land =
-        Math.PI / 2 * s.bore() * s.at("squeeze.landClearance") * s.at("squeeze.landHeight");
+        Math.PI / 2 * s.bore() * s.at("compression.landClearance") * s.at("compression.landHeight");
     double gasket =
-        Math.PI / 4 * Math.pow(s.at("squeeze.gasketBore"), 2) * s.at("squeeze.gasketThickness");
+        Math.PI
+            / 4
+            * Math.pow(s.at("compression.gasketBore"), 2)
+            * s.at("compression.gasketThickness");
     double deck =
         s.at("bottomEnd.blockDeck")
             - s.stroke() / 2
@@ -109,7 +112,7 @@ public final class Ordinary {
         - land
         - gasket
         - s.boreArea() * deck
-        - s.at("squeeze.pistonVolume");
+        - s.at("compression.pistonVolume");
   }
 
   /** One cylinder of it, whole. */
@@ -117,7 +120,7 @@ public final class Ordinary {
     var groups = kinds(asked);
     for (var f : Specs.fields()) {
       if (sizes.has(f.path())) {
-        var from = sizes.isSaid(f.path()) ? Provenance.CARD : Provenance.ASSUMED;
+        var from = sizes.isKnown(f.path()) ? Provenance.CARD : Provenance.ASSUMED;
         groups
             .computeIfAbsent(f.group(), g -> new HashMap<>())
             .put(f.name(), given(sizes.at(f.path()), f.spec().quantity(), from));

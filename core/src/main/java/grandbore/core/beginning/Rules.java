@@ -17,7 +17,8 @@ final class Rules {
               s -> (s.isOverhead() ? 0.34 : 0.36) * s.bore()),
           rule(
               "bottomEnd.blockDeck",
-              "half the stroke + rod + pin height + 0.4 mm, so that the crown lies that far down",
+              "half the stroke + rod + compression height + 0.4 mm, so that the crown lies that far"
+                  + " down",
               s ->
                   s.stroke() / 2
                       + s.at("bottomEnd.rodLength")
@@ -26,11 +27,11 @@ final class Rules {
           rule("bottomEnd.pinOffset", "none", s -> 0),
           rule("bottomEnd.mainJournal", "0.62 bores", s -> 0.62 * s.bore()),
           rule("bottomEnd.rodJournal", "0.53 bores", s -> 0.53 * s.bore()),
-          rule("squeeze.gasketBore", "1.012 bores", s -> 1.012 * s.bore()),
-          rule("squeeze.gasketThickness", "1.0 mm pressed", s -> 1e-3),
-          rule("squeeze.pistonVolume", "flat tops", s -> 0),
-          rule("squeeze.landHeight", "0.065 bores", s -> 0.065 * s.bore()),
-          rule("squeeze.landClearance", "0.0075 bores", s -> 0.0075 * s.bore()),
+          rule("compression.gasketBore", "1.012 bores", s -> 1.012 * s.bore()),
+          rule("compression.gasketThickness", "1.0 mm pressed", s -> 1e-3),
+          rule("compression.pistonVolume", "flat tops", s -> 0),
+          rule("compression.landHeight", "0.065 bores", s -> 0.065 * s.bore()),
+          rule("compression.landClearance", "0.0075 bores", s -> 0.0075 * s.bore()),
           rule(
               "heads.intakeValve",
               "bores × 0.50 for one valve, 0.385 for two; 3 % more for racing",
@@ -126,7 +127,7 @@ final class Rules {
               "0.35 displacements under a carburettor, 0.9 with injection",
               s -> (s.hasCarburettor() ? 0.35 : 0.9) * s.cylinders() * s.cylinder()),
           rule(
-              "intake.meterFlow",
+              "intake.throttleFlow",
               "displacement × half the highest speed, 1.15 times under a carburettor, 1.6 with one"
                   + " throttle; a throttle for each runner 2.8 times its own cylinder's",
               s ->

@@ -76,7 +76,7 @@ final class Sizes {
   }
 
   /** Whether the builder said it, and no rule made it. */
-  boolean isSaid(String path) {
+  boolean isKnown(String path) {
     return said.contains(path) || path.endsWith("LobeLift");
   }
 

@@ -46,7 +46,7 @@ public record Build(
     for (int cylinder = 1; cylinder <= n; cylinder++) {
       volumes.add(
           c.clearanceVolume(
-              value(readings, Measurement.CHAMBER, cylinder, c.squeeze().chamberVolume().si()),
+              value(readings, Measurement.CHAMBER, cylinder, c.compression().chamberVolume().si()),
               value(readings, Measurement.DECK, cylinder, c.bottomEnd().deckClearance())));
     }
     return new BuiltEngine(c, volumes);

@@ -18,7 +18,7 @@ public record MeasuredBy(Measurement measurement, List<Side> sides, boolean dire
           "bottomEnd.bore", of(Measurement.BORE, Side.NONE),
           "bottomEnd.mainJournal", of(Measurement.MAIN_JOURNAL, Side.NONE),
           "bottomEnd.rodJournal", of(Measurement.ROD_JOURNAL, Side.NONE),
-          "squeeze.chamberVolume", of(Measurement.CHAMBER, Side.NONE),
+          "compression.chamberVolume", of(Measurement.CHAMBER, Side.NONE),
           "valveTrain.intakeLash", of(Measurement.LASH, Side.INTAKE),
           "valveTrain.exhaustLash", of(Measurement.LASH, Side.EXHAUST),
           "valveTrain.springSeat", of(Measurement.SEAT_FORCE, Side.INTAKE, Side.EXHAUST),

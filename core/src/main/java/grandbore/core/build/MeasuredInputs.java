@@ -27,7 +27,7 @@ final class MeasuredInputs {
     m.mean("bottomEnd.bore");
     m.mean("bottomEnd.mainJournal");
     m.mean("bottomEnd.rodJournal");
-    m.mean("squeeze.chamberVolume");
+    m.mean("compression.chamberVolume");
     double above = m.c.bottomEnd().blockDeck().si() - m.c.bottomEnd().deckClearance();
     m.mean("bottomEnd.blockDeck", d -> above + d);
     m.mean("valveTrain.intakeLash");

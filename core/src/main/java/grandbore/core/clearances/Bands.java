@@ -2,7 +2,7 @@ package grandbore.core.clearances;
 
 import grandbore.core.clearances.Application.Wear;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Fits;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
@@ -65,7 +65,7 @@ public final class Bands {
     var b = c.bottomEnd();
     boolean street = application.wear() == Wear.STREET;
     boolean intake = side == Reading.Side.INTAKE;
-    boolean aluminium = c.fits().rodMaterial() == Fits.RodMaterial.ALUMINIUM;
+    boolean aluminium = c.partSizes().rodMaterial() == PartSizes.RodMaterial.ALUMINIUM;
     return switch (m) {
       case MAIN_BEARING -> List.of(bearing(b.mainJournal().si(), street));
       case ROD_BEARING -> List.of(bearing(b.rodJournal().si(), street));
@@ -150,7 +150,7 @@ public final class Bands {
 
   /** Stated at a bore of 4 in; goes with the bore. */
   private Band pistonWall(boolean street) {
-    var material = c.fits().pistonMaterial();
+    var material = c.partSizes().pistonMaterial();
     double[] at =
         switch (material) {
           case HYPEREUTECTIC -> new double[] {0.0015, 0.0025};

@@ -104,10 +104,10 @@ public final class Ledger {
    * known.
    */
   private Optional<Double> springChange(int place, Side side) {
-    var sheet = c.gear().installedHeight();
+    var sheet = c.valveHardware().installedHeight();
     return readings
         .at(Measurement.INSTALLED_HEIGHT, place, side)
-        .filter(h -> sheet.isSaid())
+        .filter(h -> sheet.isKnown())
         .map(h -> c.valveTrain().springRate().si() * (sheet.si() - h.value()));
   }
 
@@ -124,7 +124,7 @@ public final class Ledger {
               .at(Measurement.DECK, place)
               .map(
                   d -> {
-                    double gasket = c.squeeze().gasketThickness().si();
+                    double gasket = c.compression().gasketThickness().si();
                     return new Value(
                         d.value() + gasket,
                         d.count(),
@@ -177,7 +177,7 @@ public final class Ledger {
 
   /** Thickness of a shell where the bore was read without shells: nothing else is that wide. */
   private double shells(Measurement outer, double gap) {
-    var fits = c.fits();
+    var fits = c.partSizes();
     double shell =
         outer == Measurement.MAIN_BORE
             ? fits.mainShell().si()

@@ -1,9 +1,9 @@
 package grandbore.core.clearances;
 
+import static grandbore.core.clearances.Measurement.Group.DECKS;
 import static grandbore.core.clearances.Measurement.Group.ENDS;
 import static grandbore.core.clearances.Measurement.Group.GEAR;
 import static grandbore.core.clearances.Measurement.Group.PISTONS;
-import static grandbore.core.clearances.Measurement.Group.SQUEEZE;
 import static grandbore.core.clearances.Measurement.Group.TESTS;
 import static grandbore.core.clearances.Measurement.Group.VALVES;
 import static grandbore.core.clearances.Measurement.Place.CYLINDER;
@@ -36,9 +36,9 @@ public enum Measurement {
   TOP_RING_GAP("Top ring end gap", PISTONS, Quantity.CLEARANCE, 0, 0.003, CYLINDER, ONE),
   SECOND_RING_GAP("Second ring end gap", PISTONS, Quantity.CLEARANCE, 0, 0.003, CYLINDER, ONE),
   RING_SIDE("Ring side clearance", PISTONS, Quantity.CLEARANCE, 0, 0.0005, CYLINDER, ONE),
-  DECK("Deck clearance", SQUEEZE, Quantity.CLEARANCE, -0.005, 0.020, CYLINDER, ACROSS_PIN),
-  CHAMBER("Chamber volume", SQUEEZE, Quantity.VOLUME, 5e-6, 300e-6, CYLINDER, ONE),
-  QUENCH("Quench", SQUEEZE, Quantity.CLEARANCE, 0, 0.020, CYLINDER, ONE),
+  DECK("Deck clearance", DECKS, Quantity.CLEARANCE, -0.005, 0.020, CYLINDER, ACROSS_PIN),
+  CHAMBER("Chamber volume", DECKS, Quantity.VOLUME, 5e-6, 300e-6, CYLINDER, ONE),
+  QUENCH("Quench", DECKS, Quantity.CLEARANCE, 0, 0.020, CYLINDER, ONE),
   VALVE_TO_PISTON(
       "Piston to valve, depth", VALVES, Quantity.CLEARANCE, 0, 0.020, CYLINDER, INTAKE_EXHAUST),
   VALVE_POCKET(
@@ -85,7 +85,7 @@ public enum Measurement {
   public enum Group {
     ENDS("Crank and rods"),
     PISTONS("Bores, pistons and rings"),
-    SQUEEZE("Deck and chamber"),
+    DECKS("Deck and chamber"),
     VALVES("Valves and springs"),
     GEAR("Cam, drive and plugs"),
     TESTS("Tests of the whole");

@@ -25,7 +25,7 @@ public record Reading(
   public enum Side {
     NONE(""),
     THRUST("thrust side"),
-    OPPOSITE("opposite side"),
+    OPPOSITE("anti-thrust side"),
     INTAKE("intake"),
     EXHAUST("exhaust");
 

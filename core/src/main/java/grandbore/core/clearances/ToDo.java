@@ -165,8 +165,8 @@ public final class ToDo {
   }
 
   private void heights(Side side) {
-    var gear = ledger.combination().gear();
-    if (!gear.installedHeight().isSaid()) {
+    var gear = ledger.combination().valveHardware();
+    if (!gear.installedHeight().isKnown()) {
       return;
     }
     for (var v : ledger.over(Measurement.INSTALLED_HEIGHT, side)) {
@@ -193,14 +193,14 @@ public final class ToDo {
   /** The length that makes the rocker's pattern narrowest, by its arm and lift. */
   private void pushrods(Side side) {
     var c = ledger.combination();
-    if (!c.gear().rockerArm().isSaid()) {
+    if (!c.valveHardware().rockerArm().isKnown()) {
       return;
     }
     boolean intake = side == Side.INTAKE;
     var sweep =
         new RockerSweep(
-            c.gear().rockerArm().si(),
-            c.gear().tipRise().si(),
+            c.valveHardware().rockerArm().si(),
+            c.valveHardware().tipRise().si(),
             intake ? c.intakeLift() : c.exhaustLift());
     var rocker = intake ? c.valveTrain().intakeRocker() : c.valveTrain().exhaustRocker();
     double change = sweep.pushrod(rocker.si());

@@ -65,7 +65,7 @@ public enum Arrangement {
         .findFirst();
   }
 
-  private static Given angle(Fits fits, double rad) {
+  private static Given angle(PartSizes fits, double rad) {
     return fits.bankAngle().with(rad, Provenance.ASSUMED);
   }
 
@@ -114,13 +114,15 @@ public enum Arrangement {
     }
     var heads = Specs.rebuild(c.heads(), "intakeShares", List.of());
     heads = Specs.rebuild(heads, "exhaustShares", List.of());
-    var turned = c.fits();
+    var turned = c.partSizes();
     if (layout == Layout.FLAT) {
       turned = Specs.rebuild(turned, "bankAngle", angle(turned, Math.PI));
     } else if (bankDegrees() > 0) {
       turned = Specs.rebuild(turned, "bankAngle", angle(turned, Math.toRadians(bankDegrees())));
     }
     return Specs.changed(
-        c, Map.of("bottomEnd", bottom, "fits", turned, "heads", heads, "intake", in, "exhaust", x));
+        c,
+        Map.of(
+            "bottomEnd", bottom, "partSizes", turned, "heads", heads, "intake", in, "exhaust", x));
   }
 }

@@ -46,7 +46,7 @@ public record Boost(
             why = "it is the blower's size times its drive ratio")
         Given sweptPerTurn,
     @Spec(
-            label = "Blower filling",
+            label = "Blower volumetric efficiency",
             quantity = SHARE,
             min = 0.4,
             max = 1,

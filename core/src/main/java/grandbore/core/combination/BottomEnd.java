@@ -51,11 +51,11 @@ public record BottomEnd(
             why = "it is measured from the crank's centreline to the deck")
         Given blockDeck,
     @Spec(
-            label = "Pin height",
+            label = "Compression height",
             quantity = LENGTH,
             min = 0.015,
             max = 0.080,
-            why = "it is measured from the pin's centre to the flat of the crown")
+            why = "also called pin height: from the pin's centre to the flat of the crown")
         Given pinHeight,
     @Spec(
             label = "Pin offset",

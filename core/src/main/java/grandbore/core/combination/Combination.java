@@ -7,9 +7,9 @@ import grandbore.core.units.UnitSystem;
 public record Combination(
     String name,
     BottomEnd bottomEnd,
-    Squeeze squeeze,
+    Compression compression,
     Weights weights,
-    Fits fits,
+    PartSizes partSizes,
     Ratings ratings,
     Cam cam,
     ValveTrain valveTrain,
@@ -22,8 +22,8 @@ public record Combination(
     Mixture mixture,
     Losses losses,
     Weather weather,
-    Card card,
-    Gear gear,
+    CamCard camCard,
+    ValveHardware valveHardware,
     Degreed degreed,
     Brief brief,
     Worksheet worksheet) {
@@ -33,9 +33,9 @@ public record Combination(
       throw new InvalidInput("Name (name)", "“" + name + "”", "1 to 120 characters", "it is shown");
     }
     require("bottomEnd", bottomEnd);
-    require("squeeze", squeeze);
+    require("compression", compression);
     require("weights", weights);
-    require("fits", fits);
+    require("partSizes", partSizes);
     require("ratings", ratings);
     require("cam", cam);
     require("valveTrain", valveTrain);
@@ -48,12 +48,12 @@ public record Combination(
     require("mixture", mixture);
     require("losses", losses);
     require("weather", weather);
-    require("card", card);
-    require("gear", gear);
+    require("camCard", camCard);
+    require("valveHardware", valveHardware);
     require("degreed", degreed);
     require("brief", brief);
     require("worksheet", worksheet);
-    double gap = bottomEnd.deckClearance() + squeeze.gasketThickness().si();
+    double gap = bottomEnd.deckClearance() + compression.gasketThickness().si();
     if (gap < 0.0003) {
       throw new InvalidInput(
           "Piston to head (bottomEnd.blockDeck)",
@@ -66,19 +66,19 @@ public record Combination(
           "Deck clearance (bottomEnd.blockDeck)",
           Quantity.CLEARANCE.show(bottomEnd.deckClearance(), UnitSystem.METRIC),
           "at most 0.3 strokes",
-          "throw, rod and pin height do not reach the deck");
+          "throw, rod and compression height do not reach the deck");
     }
-    if (squeeze.gasketBore().si() < 0.98 * bottomEnd.bore().si()) {
+    if (compression.gasketBore().si() < 0.98 * bottomEnd.bore().si()) {
       throw new InvalidInput(
-          "Gasket bore (squeeze.gasketBore)",
-          Quantity.LENGTH.show(squeeze.gasketBore().si(), UnitSystem.METRIC),
+          "Gasket bore (compression.gasketBore)",
+          Quantity.LENGTH.show(compression.gasketBore().si(), UnitSystem.METRIC),
           "at least 0.98 bores",
           "the gasket would stand in the cylinder");
     }
-    double ratio = staticRatio(bottomEnd, squeeze, bottomEnd.deckClearance());
+    double ratio = staticRatio(bottomEnd, compression, bottomEnd.deckClearance());
     if (!(ratio >= 5 && ratio <= 20)) {
       throw new InvalidInput(
-          "Compression ratio (squeeze.chamberVolume)",
+          "Compression ratio (compression.chamberVolume)",
           Quantity.RATIO.show(ratio, UnitSystem.METRIC),
           "5.00 to 20.00",
           "the volumes above the piston do not make a working engine");
@@ -158,34 +158,38 @@ public record Combination(
     }
   }
 
-  private static double staticRatio(BottomEnd bottom, Squeeze squeeze, double deck) {
-    double v = clearanceVolume(bottom, squeeze, squeeze.chamberVolume().si(), deck);
+  private static double staticRatio(BottomEnd bottom, Compression compression, double deck) {
+    double v = clearanceVolume(bottom, compression, compression.chamberVolume().si(), deck);
     return (bottom.sweptVolume() + v) / v;
   }
 
   /** Volume above the piston at top centre, m³, with a given chamber and deck clearance. */
   public double clearanceVolume(double chamber, double deck) {
-    return clearanceVolume(bottomEnd, squeeze, chamber, deck);
+    return clearanceVolume(bottomEnd, compression, chamber, deck);
   }
 
   private static double clearanceVolume(
-      BottomEnd bottom, Squeeze squeeze, double chamber, double deck) {
+      BottomEnd bottom, Compression compression, double chamber, double deck) {
     double crevice =
-        Math.PI / 2 * bottom.bore().si() * squeeze.landClearance().si() * squeeze.landHeight().si();
+        Math.PI
+            / 2
+            * bottom.bore().si()
+            * compression.landClearance().si()
+            * compression.landHeight().si();
     return chamber
-        + squeeze.gasketHole()
+        + compression.gasketHole()
         + bottom.boreArea() * deck
-        + squeeze.pistonVolume().si()
+        + compression.pistonVolume().si()
         + crevice;
   }
 
   /** Volume above the piston at top centre by the sum of the inputs, m³. */
   public double clearanceVolume() {
-    return clearanceVolume(squeeze.chamberVolume().si(), bottomEnd.deckClearance());
+    return clearanceVolume(compression.chamberVolume().si(), bottomEnd.deckClearance());
   }
 
   public double staticRatio() {
-    return staticRatio(bottomEnd, squeeze, bottomEnd.deckClearance());
+    return staticRatio(bottomEnd, compression, bottomEnd.deckClearance());
   }
 
   /** Net lift of the intake valve, m. */

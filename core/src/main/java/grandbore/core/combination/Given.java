@@ -41,7 +41,7 @@ public record Given(
   }
 
   /** Whether an optional input was said. */
-  public boolean isSaid() {
+  public boolean isKnown() {
     return si != 0;
   }
 

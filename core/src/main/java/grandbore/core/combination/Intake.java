@@ -12,8 +12,8 @@ import java.util.List;
 /**
  * From the atmosphere to the head.
  *
- * @param meters carburettors or throttles on the manifold; a throttle a runner counts as one
- * @param meterFlow what one of them passes at the rating depression, wide open
+ * @param throttles carburettors or throttles on the manifold; a throttle a runner counts as one
+ * @param throttleFlow what one of them passes at the rating depression, wide open
  * @param planeWindow opening between the two planes, such as an open spacer leaves
  * @param runnerChanges each cylinder's runner longer than the length given, m, cylinder 1 first;
  *     none where all are alike
@@ -22,7 +22,7 @@ public record Intake(
     Manifold manifold,
     Fuelling fuelling,
     Heating heating,
-    int meters,
+    int throttles,
     @Spec(
             label = "Runner length",
             quantity = LENGTH,
@@ -64,7 +64,7 @@ public record Intake(
             min = 0.01,
             max = 2.0,
             why = "it is the rated flow at the rating depression")
-        Given meterFlow,
+        Given throttleFlow,
     @Spec(
             label = "Rating depression",
             quantity = PRESSURE,
@@ -107,15 +107,15 @@ public record Intake(
         runnerEntry,
         runnerExit,
         plenumVolume,
-        meterFlow,
+        throttleFlow,
         ratingDepression,
         planeWindow,
         spacerHeight,
         spacerOpening);
-    if (meters < 1 || meters > 12) {
+    if (throttles < 1 || throttles > 12) {
       throw new InvalidInput(
-          "Carburettors or throttles (intake.meters)",
-          String.valueOf(meters),
+          "Carburettors or throttles (intake.throttles)",
+          String.valueOf(throttles),
           "1 to 12",
           "no manifold carries more");
     }

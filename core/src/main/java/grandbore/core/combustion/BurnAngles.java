@@ -48,14 +48,14 @@ public record BurnAngles(double bore, double flamePath, FuelKind fuel, double la
   /**
    * @param meanPistonSpeed m/s
    * @param height mean height of the chamber at top centre, m
-   * @param kelvin of the unburned charge near the spark
+   * @param temperature of the unburned charge near the spark
    * @param residual burned share of the charge
    */
   public Burn at(
-      double meanPistonSpeed, double height, double kelvin, double pascal, double residual) {
-    double viscosity = viscosity(kelvin, pascal) / viscosity(ANCHOR_KELVIN, ANCHOR_PASCAL);
+      double meanPistonSpeed, double height, double temperature, double pressure, double residual) {
+    double viscosity = viscosity(temperature, pressure) / viscosity(ANCHOR_KELVIN, ANCHOR_PASCAL);
     double flame =
-        FlameSpeed.at(fuel, lambda, kelvin, pascal, residual)
+        FlameSpeed.at(fuel, lambda, temperature, pressure, residual)
             / FlameSpeed.at(
                 FuelKind.PUMP_93, ANCHOR_LAMBDA, ANCHOR_KELVIN, ANCHOR_PASCAL, ANCHOR_RESIDUAL);
     double h = height / ANCHOR_HEIGHT;
@@ -67,7 +67,7 @@ public record BurnAngles(double bore, double flamePath, FuelKind fuel, double la
   }
 
   /** Kinematic viscosity up to a constant. */
-  private static double viscosity(double kelvin, double pascal) {
-    return Math.pow(kelvin, 1.7) / pascal;
+  private static double viscosity(double temperature, double pressure) {
+    return Math.pow(temperature, 1.7) / pressure;
   }
 }

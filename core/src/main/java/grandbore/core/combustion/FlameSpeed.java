@@ -36,10 +36,10 @@ public final class FlameSpeed {
    * @return m/s
    */
   public static double at(
-      FuelKind fuel, double lambda, double kelvin, double pascal, double residual) {
+      FuelKind fuel, double lambda, double temperature, double pressure, double residual) {
     double phi = 1 / lambda;
-    double t = kelvin / 298;
-    double p = pascal / 101_325;
+    double t = temperature / 298;
+    double p = pressure / 101_325;
     double spirit = fuel.alcoholShare();
     double base =
         mix(

@@ -6,8 +6,8 @@ public interface HeatTransfer {
   /**
    * Coefficient of heat transfer, W/(m² K).
    *
-   * @param pascal pressure of the gas
-   * @param kelvin mean temperature of the gas
+   * @param pressure pressure of the gas
+   * @param temperature mean temperature of the gas
    * @param meanPistonSpeed m/s
    * @param open whether a valve is open
    * @param volume of the gas, m³
@@ -15,8 +15,8 @@ public interface HeatTransfer {
    *     times firing less motored pressure, K: zero before the spark
    */
   double coefficient(
-      double pascal,
-      double kelvin,
+      double pressure,
+      double temperature,
       double volume,
       double meanPistonSpeed,
       boolean open,

@@ -11,15 +11,15 @@ public final class Hohenberg implements HeatTransfer {
 
   @Override
   public double coefficient(
-      double pascal,
-      double kelvin,
+      double pressure,
+      double temperature,
       double volume,
       double meanPistonSpeed,
       boolean open,
       double combustion) {
     return SCALE
         * Math.pow(volume, -0.06)
-        * Math.pow(pascal / 1e5 * (meanPistonSpeed + STILL), 0.8)
-        * Math.pow(kelvin, -0.4);
+        * Math.pow(pressure / 1e5 * (meanPistonSpeed + STILL), 0.8)
+        * Math.pow(temperature, -0.4);
   }
 }

@@ -18,8 +18,8 @@ public final class Knock {
   private Knock() {}
 
   /** Delay to autoignition at a constant state, s. */
-  public static double delay(double octane, double pascal, double kelvin) {
-    return 1 / rate(scale(octane), pascal, kelvin);
+  public static double delay(double octane, double pressure, double temperature) {
+    return 1 / rate(scale(octane), pressure, temperature);
   }
 
   /** What a fuel's octane number makes of the delay, s. */
@@ -32,14 +32,14 @@ public final class Knock {
    *
    * @param scale of the fuel
    */
-  public static double rate(double scale, double pascal, double kelvin) {
-    double exponent = PRESSURE_POWER * Math.log(pascal / ATMOSPHERE) - ACTIVATION / kelvin;
+  public static double rate(double scale, double pressure, double temperature) {
+    double exponent = PRESSURE_POWER * Math.log(pressure / ATMOSPHERE) - ACTIVATION / temperature;
     return Math.exp(exponent) / scale;
   }
 
   /** Whether a state is so cool and slack that the sum need not be told of it. */
-  public static boolean isIdle(double pascal, double kelvin) {
-    return kelvin < 500 || pascal < 4 * ATMOSPHERE;
+  public static boolean isIdle(double pressure, double temperature) {
+    return temperature < 500 || pressure < 4 * ATMOSPHERE;
   }
 
   /** The octane number that would just stand what gave this sum with a fuel of another. */

@@ -21,15 +21,15 @@ public final class Woschni implements HeatTransfer {
 
   @Override
   public double coefficient(
-      double pascal,
-      double kelvin,
+      double pressure,
+      double temperature,
       double volume,
       double meanPistonSpeed,
       boolean open,
       double combustion) {
     double speed =
         (open ? GAS_EXCHANGE : CLOSED) * meanPistonSpeed + COMBUSTION * Math.max(0, combustion);
-    double product = pascal / 1000 * speed;
-    return boreTerm * Math.pow(product, 0.8) * Math.pow(kelvin, -0.55);
+    double product = pressure / 1000 * speed;
+    return boreTerm * Math.pow(product, 0.8) * Math.pow(temperature, -0.55);
   }
 }

@@ -15,13 +15,12 @@ import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Brief;
 import grandbore.core.combination.Cam;
-import grandbore.core.combination.Card;
+import grandbore.core.combination.CamCard;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Compression;
 import grandbore.core.combination.Degreed;
 import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Fits;
 import grandbore.core.combination.FlowSheet;
-import grandbore.core.combination.Gear;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Heads;
 import grandbore.core.combination.Intake;
@@ -29,11 +28,12 @@ import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Nitrous;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Ratings;
 import grandbore.core.combination.Seats;
 import grandbore.core.combination.Specs;
-import grandbore.core.combination.Squeeze;
+import grandbore.core.combination.ValveHardware;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Weather;
 import grandbore.core.combination.Weights;
@@ -107,10 +107,10 @@ public final class CombinationMaker {
   }
 
   /** Gasket in inches, volumes in cc. */
-  public static Squeeze squeeze(
+  public static Compression compression(
       double chamber, double gasketBore, double gasket, double dish, Provenance from) {
     return Specs.make(
-        Squeeze.class,
+        Compression.class,
         Map.of(
             "chamberVolume",
             cc(chamber, from),
@@ -127,9 +127,9 @@ public final class CombinationMaker {
   }
 
   /** The chamber, cc, that makes a ratio with everything else given. */
-  public static Squeeze squeezeFor(
+  public static Compression squeezeFor(
       double ratio, BottomEnd bottom, double gasketBore, double gasket, Provenance from) {
-    var trial = squeeze(60, gasketBore, gasket, 0, from);
+    var trial = compression(60, gasketBore, gasket, 0, from);
     double wanted = bottom.sweptVolume() / (ratio - 1);
     double land =
         Math.PI / 2 * bottom.bore().si() * trial.landClearance().si() * trial.landHeight().si();
@@ -140,7 +140,7 @@ public final class CombinationMaker {
             * trial.gasketBore().si()
             * trial.gasketThickness().si();
     double chamber = wanted - land - pad - bottom.boreArea() * bottom.deckClearance();
-    return squeeze(chamber * 1e6, gasketBore, gasket, 0, from);
+    return compression(chamber * 1e6, gasketBore, gasket, 0, from);
   }
 
   /** Degrees and inches; lobe lifts, not valve lifts. */
@@ -272,7 +272,7 @@ public final class CombinationMaker {
             Given.of(exit, SQUARE_INCHES, Quantity.AREA, from),
             "plenumVolume",
             cc(plenum, from),
-            "meterFlow",
+            "throttleFlow",
             Given.of(flow, CUBIC_FEET_PER_MINUTE, Quantity.AIRFLOW, from),
             "ratingDepression",
             Given.of(depression, INCHES_OF_MERCURY, Quantity.PRESSURE, Provenance.CARD)));
@@ -330,7 +330,7 @@ public final class CombinationMaker {
   public static Combination combination(
       String name,
       BottomEnd bottom,
-      Squeeze squeeze,
+      Compression compression,
       Cam cam,
       ValveTrain train,
       Heads heads,
@@ -340,9 +340,9 @@ public final class CombinationMaker {
     return new Combination(
         name,
         bottom,
-        squeeze,
+        compression,
         Weights.usual(reciprocating(bottom.bore().si() / INCHES.toSi(1))),
-        Specs.make(Fits.class, Map.of()),
+        Specs.make(PartSizes.class, Map.of()),
         Specs.make(Ratings.class, Map.of()),
         cam,
         train,
@@ -355,8 +355,8 @@ public final class CombinationMaker {
         mixture,
         Specs.make(Losses.class, Map.of()),
         dynoDay(),
-        Specs.make(Card.class, Map.of()),
-        Specs.make(Gear.class, Map.of()),
+        Specs.make(CamCard.class, Map.of()),
+        Specs.make(ValveHardware.class, Map.of()),
         Specs.make(Degreed.class, Map.of()),
         Specs.make(Brief.class, Map.of()),
         Specs.make(Worksheet.class, Map.of()));

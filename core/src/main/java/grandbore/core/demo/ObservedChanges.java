@@ -229,7 +229,7 @@ public final class ObservedChanges {
     var four = smallFour();
     var bigger =
         four.with(
-            "intake.meterFlow",
+            "intake.throttleFlow",
             Given.of(500, Measure.CUBIC_FEET_PER_MINUTE, Quantity.AIRFLOW, ASSUMED));
     all.add(
         new Change(

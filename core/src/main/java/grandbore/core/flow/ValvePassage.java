@@ -22,7 +22,7 @@ public record ValvePassage(double head, double width, double angle, double throa
         s.intakeWidth().si(),
         s.intakeAngle().si(),
         s.intakeThroat().si(),
-        c.gear().stem().si());
+        c.valveHardware().stem().si());
   }
 
   public static ValvePassage exhaust(Combination c) {
@@ -32,7 +32,7 @@ public record ValvePassage(double head, double width, double angle, double throa
         s.exhaustWidth().si(),
         s.exhaustAngle().si(),
         s.exhaustThroat().si(),
-        c.gear().stem().si());
+        c.valveHardware().stem().si());
   }
 
   /** The least section at a lift, m. */

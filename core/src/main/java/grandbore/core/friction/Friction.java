@@ -104,10 +104,10 @@ public final class Friction {
    * Kinematic viscosity at a temperature, m²/s: Walther's equation (ASTM D341) with the slope usual
    * for multigrade oils.
    */
-  static double viscosity(double at100, double kelvin) {
+  static double viscosity(double at100, double temperature) {
     double slope = 3.2;
     double known = Math.log10(Math.log10(at100 * 1e6 + 0.7));
-    double w = known - slope * (Math.log10(kelvin) - Math.log10(373.15));
+    double w = known - slope * (Math.log10(temperature) - Math.log10(373.15));
     return (Math.pow(10, Math.pow(10, w)) - 0.7) * 1e-6;
   }
 

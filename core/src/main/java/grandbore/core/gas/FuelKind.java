@@ -163,8 +163,8 @@ public enum FuelKind {
   }
 
   /** Vapour enthalpy, J/mol, with the elements at 298.15 K as the datum. */
-  double enthalpy(double kelvin) {
-    double t = kelvin / 1000;
+  double enthalpy(double temperature) {
+    double t = temperature / 1000;
     double kcal =
         enthalpy[0] * t
             + enthalpy[1] * t * t / 2

@@ -19,27 +19,27 @@ final class Products {
   /** Moles of each species in one kilogram. */
   private final double[] moles = new double[SPECIES.length];
 
-  private final double kelvin;
+  private final double temperature;
 
   /**
    * @param elements moles of C, H, O, N, Ar in one kilogram of mixture
    */
-  Products(double[] elements, double kelvin, double pascal) {
-    this.kelvin = kelvin;
-    solve(elements, pascal);
+  Products(double[] elements, double temperature, double pressure) {
+    this.temperature = temperature;
+    solve(elements, pressure);
   }
 
   /**
    * Newton's method on the logarithms of the mole numbers, in the reduced form of RP-1311: unknowns
    * are the element multipliers and the logarithm of the total. Elements that are absent drop out.
    */
-  private void solve(double[] b, double pascal) {
+  private void solve(double[] b, double pressure) {
     int n = SPECIES.length;
     var logMoles = new double[n];
     double total = 36;
     var gibbs = new double[n];
     for (int j = 0; j < n; j++) {
-      gibbs[j] = SPECIES[j].gibbsOverRT(kelvin) + Math.log(pascal / 1e5);
+      gibbs[j] = SPECIES[j].gibbsOverRT(temperature) + Math.log(pressure / 1e5);
       logMoles[j] = Math.log(total / n);
     }
     double logTotal = Math.log(total);
@@ -102,7 +102,7 @@ final class Products {
         return;
       }
     }
-    throw new IllegalStateException("No chemical equilibrium found at " + kelvin + " K");
+    throw new IllegalStateException("No chemical equilibrium found at " + temperature + " K");
   }
 
   /** Moles in one kilogram. */
@@ -123,7 +123,7 @@ final class Products {
   double internalEnergy() {
     double sum = 0;
     for (var s : SPECIES) {
-      sum += moles[s.ordinal()] * (s.enthalpyOverR(kelvin) - kelvin);
+      sum += moles[s.ordinal()] * (s.enthalpyOverR(temperature) - temperature);
     }
     return sum * Species.MOLAR_R;
   }

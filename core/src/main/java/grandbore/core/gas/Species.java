@@ -244,33 +244,38 @@ public enum Species {
     return molarMass;
   }
 
-  private double[] coefficients(double kelvin) {
-    return kelvin < SWITCH_KELVIN ? low : high;
+  private double[] coefficients(double temperature) {
+    return temperature < SWITCH_KELVIN ? low : high;
   }
 
   /** Specific heat at constant pressure over the gas constant, at a temperature in kelvin. */
-  public double cpOverR(double kelvin) {
-    var a = coefficients(kelvin);
-    return a[0] + kelvin * (a[1] + kelvin * (a[2] + kelvin * (a[3] + kelvin * a[4])));
+  public double cpOverR(double temperature) {
+    var a = coefficients(temperature);
+    return a[0]
+        + temperature * (a[1] + temperature * (a[2] + temperature * (a[3] + temperature * a[4])));
   }
 
   /** Enthalpy over R (kelvin), with the elements at 298.15 K as the datum. */
-  public double enthalpyOverR(double kelvin) {
-    var a = coefficients(kelvin);
+  public double enthalpyOverR(double temperature) {
+    var a = coefficients(temperature);
     return a[5]
-        + kelvin
+        + temperature
             * (a[0]
-                + kelvin
-                    * (a[1] / 2 + kelvin * (a[2] / 3 + kelvin * (a[3] / 4 + kelvin * a[4] / 5))));
+                + temperature
+                    * (a[1] / 2
+                        + temperature
+                            * (a[2] / 3 + temperature * (a[3] / 4 + temperature * a[4] / 5))));
   }
 
   /** Gibbs energy at one bar over RT. */
-  double gibbsOverRT(double kelvin) {
-    var a = coefficients(kelvin);
+  double gibbsOverRT(double temperature) {
+    var a = coefficients(temperature);
     double entropy =
-        a[0] * Math.log(kelvin)
-            + kelvin * (a[1] + kelvin * (a[2] / 2 + kelvin * (a[3] / 3 + kelvin * a[4] / 4)))
+        a[0] * Math.log(temperature)
+            + temperature
+                * (a[1]
+                    + temperature * (a[2] / 2 + temperature * (a[3] / 3 + temperature * a[4] / 4)))
             + a[6];
-    return enthalpyOverR(kelvin) / kelvin - entropy;
+    return enthalpyOverR(temperature) / temperature - entropy;
   }
 }

@@ -32,7 +32,7 @@ record BlockGuide(Routine routine, Build build, int place, Subject subject) impl
                   "Piston at top; on the crown over the thrust side, in line with no pin.",
                   CLEARANCE,
                   "dial"),
-              Step.read("opposite", "The same on the opposite side.", CLEARANCE, "dial"),
+              Step.read("opposite", "The same on the anti-thrust side.", CLEARANCE, "dial"),
               Step.read("after", "Back on the deck: read the zero again.", CLEARANCE, "dial"));
       case CHAMBER ->
           List.of(
@@ -134,7 +134,7 @@ record BlockGuide(Routine routine, Build build, int place, Subject subject) impl
       return;
     }
     double whole = a.at("first") + a.orZero("refill");
-    double by = whole - build.combination().squeeze().chamberVolume().si();
+    double by = whole - build.combination().compression().chamberVolume().si();
     out.say("Chamber %s.", cc(whole));
     if (by > PLUG_LEAST && by < PLUG_MOST) {
       out.fault("%s more than specified, about a plug's thread: is the plug in?", cc(by));
@@ -162,7 +162,7 @@ record BlockGuide(Routine routine, Build build, int place, Subject subject) impl
     if (dish < 0 && a.at("depth") < 2e-3) {
       out.fault("A dome stands above the deck at that depth: set the piston lower and fill again.");
     }
-    out.input("squeeze.pistonVolume", dish);
+    out.input("compression.pistonVolume", dish);
   }
 
   private void gap(Answers a, Outcome out) {

@@ -110,7 +110,7 @@ record ValveGuide(Routine routine, Build build, int place, Side side) implements
     out.say("Depth %s.", show(a.at("thin")));
     var c = build.combination();
     var recess = intake() ? c.heads().intakeRecess() : c.heads().exhaustRecess();
-    if (recess.isSaid()) {
+    if (recess.isKnown()) {
       double by =
           a.at("thin")
               - (intake() ? PistonToValve.intake(c) : PistonToValve.exhaust(c))
@@ -134,9 +134,9 @@ record ValveGuide(Routine routine, Build build, int place, Side side) implements
     if (!a.has("height")) {
       return;
     }
-    var gear = build.combination().gear();
+    var gear = build.combination().valveHardware();
     out.say("Installed height %s.", show(a.at("height")));
-    if (gear.installedHeight().isSaid()) {
+    if (gear.installedHeight().isKnown()) {
       double over = a.at("height") - gear.installedHeight().si();
       out.say(
           over > 0
@@ -165,7 +165,7 @@ record ValveGuide(Routine routine, Build build, int place, Side side) implements
     }
     out.say("%s left at %s of lift.", show(margin), show(lift));
     out.book(Measurement.COIL_BIND, place, side, margin);
-    out.input("gear.coilBind", a.at("bind"));
+    out.input("valveHardware.coilBind", a.at("bind"));
   }
 
   private void rocker(Answers a, Outcome out) {
@@ -175,8 +175,8 @@ record ValveGuide(Routine routine, Build build, int place, Side side) implements
     var c = build.combination();
     out.say("The mark is %s wide.", show(a.at("width")));
     double lift = intake() ? c.intakeLift() : c.exhaustLift();
-    if (c.gear().rockerArm().isSaid()) {
-      var sweep = new RockerSweep(c.gear().rockerArm().si(), 0, lift);
+    if (c.valveHardware().rockerArm().isKnown()) {
+      var sweep = new RockerSweep(c.valveHardware().rockerArm().si(), 0, lift);
       double least = new RockerSweep(sweep.arm(), sweep.narrowest(), lift).width();
       out.say("The narrowest that this rocker and lift can wipe is %s.", show(least));
       if (a.at("width") > 2 * least + 0.2e-3) {

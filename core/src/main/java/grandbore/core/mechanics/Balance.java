@@ -58,9 +58,9 @@ public final class Balance {
       top[b.firingOrder().get(place) - 1] = b.firesAt(place) % (2 * Math.PI);
     }
     int perBank = n / b.banks();
-    double spacing = c.fits().boreSpacing().si();
-    double offset = c.fits().bankOffset().si();
-    double half = 0.5 * c.fits().bankAngle().si();
+    double spacing = c.partSizes().boreSpacing().si();
+    double offset = c.partSizes().bankOffset().si();
+    double half = 0.5 * c.partSizes().bankAngle().si();
     int sense = sense(b, top, 2 * half);
     for (int i = 0; i < n; i++) {
       int bank = b.bank(i + 1);

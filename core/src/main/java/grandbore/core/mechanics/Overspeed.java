@@ -40,7 +40,7 @@ public final class Overspeed {
     var list = new CheckList(build.units());
     var crank = c.bottomEnd().crank();
     double top = Math.max(c.brief().bandTo().si(), Measure.RPM.toSi(build.speeds().to()));
-    double width = c.fits().ringWidth().si();
+    double width = c.partSizes().ringWidth().si();
     double flutter = flutter(crank, width);
     double thinner = flutter(crank, 0.75 * width);
     double shorter =
@@ -83,7 +83,7 @@ public final class Overspeed {
         c.intakeLift(),
         h.intakeAngle(),
         h.intakeRecess(),
-        c.squeeze().intakePocket());
+        c.compression().intakePocket());
     meets(
         list,
         c,
@@ -91,7 +91,7 @@ public final class Overspeed {
         c.exhaustLift(),
         h.exhaustAngle(),
         h.exhaustRecess(),
-        c.squeeze().exhaustPocket());
+        c.compression().exhaustPocket());
     return list.checks();
   }
 
@@ -105,14 +105,14 @@ public final class Overspeed {
       Given pocket) {
     String name = side + "_interference";
     String label = "Cam drive fails: " + side + " valve";
-    if (!recess.isSaid()) {
+    if (!recess.isKnown()) {
       list.unknown(name, label, "how far the shut %s valve stands above the deck".formatted(side));
       return;
     }
     double drop = lift * Math.cos(angle.si());
     double room =
         recess.si()
-            + c.squeeze().gasketThickness().si()
+            + c.compression().gasketThickness().si()
             + c.bottomEnd().deckClearance()
             + pocket.si();
     boolean clear = drop < room;
@@ -130,7 +130,7 @@ public final class Overspeed {
             + " pocket = %s + %s + %s + %s (geometry; the pocket taken as wide enough)"
                 .formatted(
                     list.show(Quantity.CLEARANCE, recess.si()),
-                    list.show(Quantity.CLEARANCE, c.squeeze().gasketThickness().si()),
+                    list.show(Quantity.CLEARANCE, c.compression().gasketThickness().si()),
                     list.show(Quantity.CLEARANCE, c.bottomEnd().deckClearance()),
                     list.show(Quantity.CLEARANCE, pocket.si())));
   }

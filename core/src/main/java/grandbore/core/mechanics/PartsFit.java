@@ -11,8 +11,8 @@ import grandbore.core.clearances.Bands;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.BottomEnd;
-import grandbore.core.combination.Fits;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import java.util.List;
@@ -38,13 +38,13 @@ public final class PartsFit {
 
   private final Build build;
   private final BottomEnd b;
-  private final Fits f;
+  private final PartSizes f;
   private final CheckList list;
 
   private PartsFit(Build build) {
     this.build = build;
     b = build.combination().bottomEnd();
-    f = build.combination().fits();
+    f = build.combination().partSizes();
     list = new CheckList(build.units());
   }
 
@@ -72,7 +72,7 @@ public final class PartsFit {
   private void bearing(String which, Measurement m, Given housing, Given shell) {
     String name = which + "_bearing_fit";
     String label = which.equals("main") ? "Main bearings" : "Rod bearings";
-    if (!housing.isSaid() || !shell.isSaid()) {
+    if (!housing.isKnown() || !shell.isKnown()) {
       list.unknown(name, label, "the " + which + " housing and its shell");
       return;
     }
@@ -122,7 +122,7 @@ public final class PartsFit {
 
   private void side() {
     String label = "Rod side clearance";
-    if (!f.journalWidth().isSaid() || !f.rodWidth().isSaid()) {
+    if (!f.journalWidth().isKnown() || !f.rodWidth().isKnown()) {
       list.unknown("rod_side_fit", label, "the widths of rod and rod journal");
       return;
     }
@@ -160,11 +160,11 @@ public final class PartsFit {
    */
   private void fillet() {
     String label = "Fillet and shell's edge";
-    if (!f.fillet().isSaid() || !f.shellWidth().isSaid() || !f.rodWidth().isSaid()) {
+    if (!f.fillet().isKnown() || !f.shellWidth().isKnown() || !f.rodWidth().isKnown()) {
       list.unknown("fillet_fit", label, "the fillet and the widths of rod and shell");
       return;
     }
-    boolean known = f.rodHousing().isSaid() && f.rodShell().isSaid();
+    boolean known = f.rodHousing().isKnown() && f.rodShell().isKnown();
     var band =
         new Bands(build.combination(), build.application(), List.of())
             .of(Measurement.ROD_BEARING, Reading.Side.NONE)
@@ -196,7 +196,7 @@ public final class PartsFit {
   private void pin(String part, Given bore) {
     String name = part + "_pin_fit";
     String label = "Pin in the " + part;
-    if (!f.pin().isSaid() || !bore.isSaid()) {
+    if (!f.pin().isKnown() || !bore.isKnown()) {
       list.unknown(name, label, "the pin and the %s's bore for it".formatted(part));
       return;
     }
@@ -227,7 +227,7 @@ public final class PartsFit {
 
   private void skirt() {
     String label = "Skirt over counterweight";
-    if (!f.counterweightRadius().isSaid() || !f.skirtBelowPin().isSaid()) {
+    if (!f.counterweightRadius().isKnown() || !f.skirtBelowPin().isKnown()) {
       list.unknown("skirt_fit", label, "the counterweight's radius and the skirt below the pin");
       return;
     }

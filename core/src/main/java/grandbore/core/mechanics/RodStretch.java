@@ -1,7 +1,7 @@
 package grandbore.core.mechanics;
 
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Fits.RodMaterial;
+import grandbore.core.combination.PartSizes.RodMaterial;
 import grandbore.core.valvetrain.PistonToValve;
 import grandbore.core.valvetrain.ValveMotion;
 import java.util.Arrays;
@@ -39,18 +39,20 @@ public final class RodStretch {
 
   /** Stretch at a crank speed, m; none where the rod's section is not known. */
   public static double elastic(Combination c, double speed) {
-    double area = c.fits().rodSection().si();
+    double area = c.partSizes().rodSection().si();
     if (area == 0) {
       return 0;
     }
     var crank = c.bottomEnd().crank();
     double force = c.weights().reciprocating() * crank.curvature(0) * speed * speed;
-    return force * crank.rod() / (modulus(c.fits().rodMaterial()) * area);
+    return force * crank.rod() / (modulus(c.partSizes().rodMaterial()) * area);
   }
 
   /** Growth beyond an iron block's, m; negative where the block grows more. */
   public static double thermal(Combination c) {
-    return (expansion(c.fits().rodMaterial()) - IRON) * c.bottomEnd().rodLength().si() * WARMER;
+    return (expansion(c.partSizes().rodMaterial()) - IRON)
+        * c.bottomEnd().rodLength().si()
+        * WARMER;
   }
 
   /** Both, m. */

@@ -63,7 +63,7 @@ public final class Strength {
     double most = effort.applyAsDouble(worst);
     Quantity q = rating.quantity();
     String is = "%s at %,.0f rpm".formatted(list.show(q, most), worst.rpm());
-    if (!rating.isSaid()) {
+    if (!rating.isKnown()) {
       list.add(
           "strength_" + name,
           label,

@@ -156,10 +156,10 @@ final class Burning {
   }
 
   /** Adds a time at a state to the sum that ends in knock. */
-  void feel(double pascal, double kelvin, double dt) {
+  void feel(double pressure, double kelvin, double dt) {
     double part = partBefore(END_GAS_GONE * BURNED_IN_THE_END);
-    if (part > 0 && !Knock.isIdle(pascal, kelvin)) {
-      knock += part * dt * Knock.rate(delayScale, pascal, kelvin);
+    if (part > 0 && !Knock.isIdle(pressure, kelvin)) {
+      knock += part * dt * Knock.rate(delayScale, pressure, kelvin);
     }
   }
 }

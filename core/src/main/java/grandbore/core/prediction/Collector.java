@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Pipe;
 import java.util.ArrayList;
 import java.util.List;
@@ -7,8 +8,8 @@ import java.util.List;
 /** Where primaries meet, and the pipe behind it. */
 abstract sealed class Collector permits MergeCollector, LogCollector {
   private final Pipe pipe;
-  private final List<Voice> voices = new ArrayList<>();
-  private final double[] flows = new double[Replay.FIELDS];
+  private final List<RunnerConnection> connections = new ArrayList<>();
+  private final BranchFlow flows = new BranchFlow();
 
   /**
    * @param pipe that carries on from it
@@ -23,19 +24,19 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
    */
   final void join(CylinderUnit unit, int branch, Others others) {
     if (!others.each().isEmpty()) {
-      voices.add(new Voice(unit, branch, new Copies(others)));
+      connections.add(new RunnerConnection(unit, branch, new PhaseShiftedCylinders(others)));
     }
   }
 
   /** A solved cylinder that speaks for others here. */
-  private final class Voice {
+  private final class RunnerConnection {
     final CylinderUnit unit;
     final int branch;
-    final Copies copies;
-    final Copies.Reflection reflection;
-    final Copies.Receiver receiver;
+    final PhaseShiftedCylinders copies;
+    final PhaseShiftedCylinders.Reflection reflection;
+    final PhaseShiftedCylinders.Receiver receiver;
 
-    Voice(CylinderUnit unit, int branch, Copies copies) {
+    RunnerConnection(CylinderUnit unit, int branch, PhaseShiftedCylinders copies) {
       this.unit = unit;
       this.branch = branch;
       this.copies = copies;
@@ -53,12 +54,13 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
 
   boolean fits(Collector o) {
     return getClass() == o.getClass()
-        && Fits.inPairs(voices, o.voices, (mine, other) -> mine.copies.fits(other.copies));
+        && Pairing.inPairs(
+            connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
   }
 
   void copyFrom(Collector o) {
-    for (int k = 0; k < voices.size(); k++) {
-      voices.get(k).copies.copyFrom(o.voices.get(k).copies);
+    for (int k = 0; k < connections.size(); k++) {
+      connections.get(k).copies.copyFrom(o.connections.get(k).copies);
     }
     switch (this) {
       case MergeCollector m -> m.copyGas((MergeCollector) o);
@@ -67,21 +69,21 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   }
 
   final void freshen(double share) {
-    voices.forEach(v -> v.copies.freshen(share));
+    connections.forEach(v -> v.copies.freshen(share));
   }
 
   /** Couples the primaries and the pipe; returns the pressure that the flows met, Pa. */
   abstract double coupleInside(double dt);
 
   /** What flowed from a branch in the last step. */
-  abstract void branchFlow(int branch, double[] out);
+  abstract void branchFlow(int branch, BranchFlow out);
 
   /**
    * Takes a share of a copy's flow, its enthalpy and burned share those of its own gas.
    *
    * @param admittance of its pipe, kg/(s Pa)
    */
-  abstract void receive(double[] copy, double share, double admittance, double dt);
+  abstract void receive(BranchFlow copy, double share, double admittance, double dt);
 
   /** The longest step that its own cell stands, s. */
   abstract double stableStep();
@@ -95,19 +97,19 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
 
   final void couple(double dt, double speed) {
     double before = pressure();
-    for (int i = 0; i < voices.size(); i++) {
-      var v = voices.get(i);
+    for (int i = 0; i < connections.size(); i++) {
+      var v = connections.get(i);
       double phase = v.unit.cylinder().phase();
       double delay = v.unit.exhaust().echoTime() * speed;
       v.copies.play(dt, phase, before, delay, v.admittance(), v.reflection, v.receiver);
     }
     double met = coupleInside(dt);
-    for (int i = 0; i < voices.size(); i++) {
-      var v = voices.get(i);
+    for (int i = 0; i < connections.size(); i++) {
+      var v = connections.get(i);
       double phase = v.unit.cylinder().phase();
       v.copies.hear(phase, met - before);
       branchFlow(v.branch, flows);
-      flows[Replay.PRESSURE] = met;
+      flows.pressure = met;
       v.copies.record(phase, flows);
     }
   }

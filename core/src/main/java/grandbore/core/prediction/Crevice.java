@@ -53,14 +53,14 @@ final class Crevice {
     return twin;
   }
 
-  void fill(double pascal, double burnedShare) {
+  void fill(double pressure, double burnedShare) {
     burned = burnedShare;
-    mass = pascal * volume / (gas.gasConstant(burned) * WALL);
+    mass = pressure * volume / (gas.gasConstant(burned) * WALL);
   }
 
   /** Mass it holds at a pressure, kg. */
-  double massAt(double pascal) {
-    return pascal * volume / (gas.gasConstant(burned) * WALL);
+  double massAt(double pressure) {
+    return pressure * volume / (gas.gasConstant(burned) * WALL);
   }
 
   /**
@@ -69,17 +69,17 @@ final class Crevice {
    *
    * @param share burned share of the gas that goes in
    */
-  double follow(double pascal, double kelvin, double share, double dt) {
-    double leak = leak(pascal) * dt;
+  double follow(double pressure, double temperature, double share, double dt) {
+    double leak = leak(pressure) * dt;
     double before = mass;
     double burnedBefore = burned;
-    double taken = massAt(pascal) - mass + leak;
+    double taken = massAt(pressure) - mass + leak;
     if (taken > 0) {
       burned = (mass * burned + taken * share) / (mass + taken);
     }
-    mass = massAt(pascal);
+    mass = massAt(pressure);
     leak = before + taken - mass;
-    double inEnergy = energyOf(taken, kelvin, share);
+    double inEnergy = energyOf(taken, temperature, share);
     lost += leak;
     lostEnergy += leak * gas.enthalpy(WALL, burned);
     heat +=
@@ -93,18 +93,18 @@ final class Crevice {
    * Leak through the gap, kg/s: choked above the critical ratio, below it by the ellipse that
    * stands for the nozzle's curve.
    */
-  private double leak(double pascal) {
-    double ratio = crankcase / pascal;
+  private double leak(double pressure) {
+    double ratio = crankcase / pressure;
     if (ratio >= 1) {
       return 0;
     }
     double below = Math.max(0, (ratio - CRITICAL) / (1 - CRITICAL));
-    return choked * pascal * Math.sqrt(1 - below * below);
+    return choked * pressure * Math.sqrt(1 - below * below);
   }
 
   /** Energy that goes in with mass taken, J: of the cylinder's gas inward, of its own outward. */
-  double energyOf(double taken, double kelvin, double share) {
-    return taken * (taken > 0 ? gas.enthalpy(kelvin, share) : gas.enthalpy(WALL, burned));
+  double energyOf(double taken, double temperature, double share) {
+    return taken * (taken > 0 ? gas.enthalpy(temperature, share) : gas.enthalpy(WALL, burned));
   }
 
   double burned() {

@@ -21,7 +21,7 @@ import java.util.List;
  * @param peakPressure Pa
  * @param peakAngle crank rad after top centre
  * @param spark crank rad before top centre
- * @param halfBurned crank rad after top centre
+ * @param burned50 crank rad after top centre
  * @param exhaustTemperature of the gas that leaves the cylinder, mass mean, K
  * @param plenumPressure mean, Pa
  * @param blowBy share of the charge lost past the rings
@@ -51,7 +51,7 @@ public record CurvePoint(
     double peakPressure,
     double peakAngle,
     double spark,
-    double halfBurned,
+    double burned50,
     double exhaustTemperature,
     double plenumPressure,
     double blowBy,

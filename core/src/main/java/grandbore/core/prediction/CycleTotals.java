@@ -17,7 +17,7 @@ final class CycleTotals {
   /** Whether a charge was lit in it. */
   boolean lit;
 
-  double halfBurned;
+  double burned50;
 
   /** Heat to the walls, J. */
   double heat;
@@ -44,6 +44,6 @@ final class CycleTotals {
   /** The cycle starts at top centre, in the middle of the burn that the last one lit. */
   void carryBurn(CycleTotals before) {
     spark = before.spark;
-    halfBurned = before.halfBurned;
+    burned50 = before.burned50;
   }
 }

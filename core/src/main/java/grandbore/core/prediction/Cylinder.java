@@ -207,7 +207,7 @@ final class Cylinder implements Reservoir {
       double half = burning.advance(angle);
       if (!Double.isNaN(half)) {
         double at = phase + half;
-        totals.halfBurned = at > Math.PI ? at - CYCLE : at;
+        totals.burned50 = at > Math.PI ? at - CYCLE : at;
       }
       burnedMass = burning.burnedMass(mass);
     }

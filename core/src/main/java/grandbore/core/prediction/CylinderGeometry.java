@@ -39,9 +39,9 @@ record CylinderGeometry(
   }
 
   /** Sum of wall area times the gas's excess temperature over the wall's, m² K. */
-  double wallTerm(double volume, double kelvin) {
+  double wallTerm(double volume, double temperature) {
     double depth = Math.max(0, volume - clearance) / boreArea();
-    return boreArea() * (CHAMBER_AREA * (kelvin - walls.head()) + kelvin - walls.crown())
-        + Math.PI * bore * depth * (kelvin - walls.liner());
+    return boreArea() * (CHAMBER_AREA * (temperature - walls.head()) + temperature - walls.crown())
+        + Math.PI * bore * depth * (temperature - walls.liner());
   }
 }

@@ -13,7 +13,10 @@ final class CylinderUnit {
   /** Valves that bounce no higher close a charge in all the same, which leaks past them, m. */
   private static final double MOST_LEAK = 0.5e-3;
 
-  /** What the valves send back at every row of an {@link Echo}; none where there are no copies. */
+  /**
+   * What the valves send back at every row of an {@link ReflectionCorrection}; none where there are
+   * no copies.
+   */
   private final double[] intakeReflections;
 
   private final double[] exhaustReflections;
@@ -23,7 +26,7 @@ final class CylinderUnit {
   private final RodLoads loads;
   private final double intakeShare;
   private final double exhaustShare;
-  private final Roles.Role role;
+  private final RepresentativeCylinders.Role role;
   private final FlowCurve intakeFlow;
   private final FlowCurve exhaustFlow;
   private final double intakeArea;
@@ -47,7 +50,8 @@ final class CylinderUnit {
   /**
    * @param mean whether it is the mean of all cylinders
    */
-  CylinderUnit(EngineParts parts, Roles.Role role, boolean mean, double clearance) {
+  CylinderUnit(
+      EngineParts parts, RepresentativeCylinders.Role role, boolean mean, double clearance) {
     this.role = role;
     int number = role.number();
     var c = parts.combination();
@@ -58,7 +62,7 @@ final class CylinderUnit {
             .piping()
             .intakePipe(mean ? parts.piping().meanRunnerLength() : c.intake().runnerLength(number));
     exhaust = parts.piping().exhaustPipe();
-    intakeReflections = new double[mean ? Echo.ROWS : 0];
+    intakeReflections = new double[mean ? ReflectionCorrection.ROWS : 0];
     exhaustReflections = new double[intakeReflections.length];
     intakeShare = mean ? parts.meanIntakeShare() : c.heads().intakeShare(number);
     exhaustShare = mean ? parts.meanExhaustShare() : c.heads().exhaustShare(number);
@@ -79,7 +83,7 @@ final class CylinderUnit {
     intakeLift = in;
     exhaustLift = out;
     for (int row = 0; row < intakeReflections.length; row++) {
-      double phase = Cylinder.CYCLE * row / Echo.ROWS;
+      double phase = Cylinder.CYCLE * row / ReflectionCorrection.ROWS;
       intakeReflections[row] = reflection(intakeFlow.at(in.at(phase)), intakeArea);
       exhaustReflections[row] = reflection(exhaustFlow.at(out.at(phase)), exhaustArea);
     }
@@ -148,12 +152,12 @@ final class CylinderUnit {
 
   /** Share of a sound wave that the intake valve sends back at a phase. */
   double intakeReflection(double phase) {
-    return intakeReflections[Echo.row(phase)];
+    return intakeReflections[ReflectionCorrection.row(phase)];
   }
 
   /** Share of a sound wave that the exhaust valve sends back at a phase. */
   double exhaustReflection(double phase) {
-    return exhaustReflections[Echo.row(phase)];
+    return exhaustReflections[ReflectionCorrection.row(phase)];
   }
 
   private static double reflection(double open, double pipe) {
@@ -181,7 +185,7 @@ final class CylinderUnit {
   }
 
   /** What it stands for. */
-  Roles.Role role() {
+  RepresentativeCylinders.Role role() {
     return role;
   }
 

@@ -1,14 +1,14 @@
 package grandbore.core.prediction;
 
 import grandbore.core.combination.Brief;
-import grandbore.core.combination.Card;
+import grandbore.core.combination.CamCard;
 import grandbore.core.combination.Degreed;
-import grandbore.core.combination.Fits;
-import grandbore.core.combination.Gear;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Ratings;
 import grandbore.core.combination.Specs;
+import grandbore.core.combination.ValveHardware;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Worksheet;
 import java.util.ArrayList;
@@ -25,10 +25,10 @@ public record EngineKey(List<Object> numbers) {
   /** Groups that are kept with an engine and that the prediction does not read. */
   private static final Set<Class<? extends Record>> ON_PAPER =
       Set.of(
-          Fits.class,
+          PartSizes.class,
           Ratings.class,
-          Card.class,
-          Gear.class,
+          CamCard.class,
+          ValveHardware.class,
           Degreed.class,
           Brief.class,
           Worksheet.class);

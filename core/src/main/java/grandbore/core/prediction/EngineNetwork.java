@@ -31,7 +31,7 @@ final class EngineNetwork {
   /**
    * @param clearances volume of each cylinder at top centre, m³, by number
    */
-  EngineNetwork(EngineParts parts, Roles roles, double[] clearances) {
+  EngineNetwork(EngineParts parts, RepresentativeCylinders roles, double[] clearances) {
     this.parts = parts;
     cylinders = parts.combination().bottomEnd().cylinders();
     step = parts.step();
@@ -58,7 +58,7 @@ final class EngineNetwork {
   boolean startFrom(EngineNetwork o) {
     boolean fits =
         parts.gas() == o.parts.gas()
-            && Fits.inPairs(units, o.units, (mine, other) -> firesAlike(mine, o, other))
+            && Pairing.inPairs(units, o.units, (mine, other) -> firesAlike(mine, o, other))
             && pipes.size() == o.pipes.size()
             && supply.fits(o.supply)
             && intake.fits(o.intake)

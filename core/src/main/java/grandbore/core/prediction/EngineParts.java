@@ -56,19 +56,20 @@ final class EngineParts {
   private final SliderCrank crank;
   private final RodLoads.Motion rodMotion;
   private final double exhaustOpens;
-  private final Set<Relief> relief;
+  private final Set<RemovedLoss> relief;
   private final Walls walls;
   private final Piping piping;
 
   EngineParts(Combination c, Mesh mesh) {
-    this(c, mesh, 0, Relief.NONE, Walls.HOT);
+    this(c, mesh, 0, RemovedLoss.NONE, Walls.HOT);
   }
 
   /**
    * @param nitrousPerAir moles of nitrous oxide with each mole of dry air
    * @param relief losses taken away
    */
-  EngineParts(Combination c, Mesh mesh, double nitrousPerAir, Set<Relief> relief, Walls walls) {
+  EngineParts(
+      Combination c, Mesh mesh, double nitrousPerAir, Set<RemovedLoss> relief, Walls walls) {
     this.c = c;
     this.walls = walls;
     step = mesh.step();
@@ -85,11 +86,11 @@ final class EngineParts {
     exhaustOpens = exhaustValve.opens();
     var h = c.heads();
     intakeFlow =
-        relief.contains(Relief.INTAKE_PORT)
+        relief.contains(RemovedLoss.INTAKE_PORT)
             ? FlowCurve.ideal(h.intakeValves(), ValvePassage.intake(c))
             : new FlowCurve(h.intakeFlow());
     exhaustFlow =
-        relief.contains(Relief.EXHAUST_PORT)
+        relief.contains(RemovedLoss.EXHAUST_PORT)
             ? FlowCurve.ideal(h.exhaustValves(), ValvePassage.exhaust(c))
             : new FlowCurve(h.exhaustFlow());
     var b = c.bottomEnd();
@@ -116,7 +117,7 @@ final class EngineParts {
   }
 
   private HeatTransfer heat(double bore) {
-    if (relief.contains(Relief.HEAT)) {
+    if (relief.contains(RemovedLoss.HEAT)) {
       return (pascal, kelvin, volume, piston, open, combustion) -> 0;
     }
     return switch (c.losses().heat()) {
@@ -126,8 +127,9 @@ final class EngineParts {
   }
 
   private Crevice crevice() {
-    double clearance = c.squeeze().landClearance().si() / 2;
-    double volume = Math.PI * c.bottomEnd().bore().si() * clearance * c.squeeze().landHeight().si();
+    double clearance = c.compression().landClearance().si() / 2;
+    double volume =
+        Math.PI * c.bottomEnd().bore().si() * clearance * c.compression().landHeight().si();
     double gap = c.losses().topGap().si() * clearance;
     double crankcase = c.weather().pressure().si() - c.losses().vacuum().si();
     return new Crevice(gas, volume, gap, crankcase);
@@ -156,9 +158,9 @@ final class EngineParts {
   /** Effective area of all carburettors or throttles of a manifold, of one where separate, m². */
   double meterArea() {
     var in = c.intake();
-    double each = FlowCurve.effectiveArea(in.meterFlow().si(), in.ratingDepression().si());
-    int count = in.manifold() == Intake.Manifold.INDIVIDUAL ? 1 : in.meters();
-    return relief.contains(Relief.METER) ? FREE_METER : count * each;
+    double each = FlowCurve.effectiveArea(in.throttleFlow().si(), in.ratingDepression().si());
+    int count = in.manifold() == Intake.Manifold.INDIVIDUAL ? 1 : in.throttles();
+    return relief.contains(RemovedLoss.METER) ? FREE_METER : count * each;
   }
 
   /** What all of them pass when choked, kg/s. */
@@ -170,7 +172,7 @@ final class EngineParts {
 
   /** Effective area of the pipes and silencers behind one collector, m². */
   double systemArea() {
-    return relief.contains(Relief.EXHAUST_PIPES)
+    return relief.contains(RemovedLoss.EXHAUST_PIPES)
         ? FREE_SYSTEM
         : FlowCurve.effectiveArea(c.exhaust().systemFlow().si(), BENCH_DEPRESSION);
   }

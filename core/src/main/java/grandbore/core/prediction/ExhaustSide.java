@@ -108,8 +108,8 @@ final class ExhaustSide {
   /** Whether another stands so that its gas can be taken over. */
   boolean fits(ExhaustSide o) {
     return junctions.size() == o.junctions.size()
-        && Fits.inPairs(collectors, o.collectors, Collector::fits)
-        && Fits.inPairs(outlets, o.outlets, Outlet::fits);
+        && Pairing.inPairs(collectors, o.collectors, Collector::fits)
+        && Pairing.inPairs(outlets, o.outlets, Outlet::fits);
   }
 
   void copyFrom(ExhaustSide o) {

@@ -26,11 +26,11 @@ public enum Fidelity {
   }
 
   /** Which cylinders are solved. */
-  Roles roles(BuiltEngine engine) {
+  RepresentativeCylinders roles(BuiltEngine engine) {
     return switch (this) {
-      case LIVE -> Roles.live(engine.combination());
-      case PLACED -> Roles.placed(engine.combination());
-      case FULL -> Roles.full(engine);
+      case LIVE -> RepresentativeCylinders.live(engine.combination());
+      case PLACED -> RepresentativeCylinders.placed(engine.combination());
+      case FULL -> RepresentativeCylinders.full(engine);
     };
   }
 

@@ -13,7 +13,7 @@ final class IntakeSide {
   private final EngineParts parts;
   private final AirSupply supply;
   private final List<Plenum> plenums = new ArrayList<>();
-  private final List<Orifice> meters = new ArrayList<>();
+  private final List<Orifice> throttles = new ArrayList<>();
   private final List<PipeEnd> separate = new ArrayList<>();
   private final Orifice window;
   private final int planes;
@@ -43,7 +43,7 @@ final class IntakeSide {
               parts.meterArea() / planes + windowArea);
       plenums.add(plenum);
       if (!supply.feedsPlenum()) {
-        meters.add(
+        throttles.add(
             new Orifice(
                 parts.gas(), supply.reservoir(), plenum.reservoir(), parts.meterArea() / planes));
       }
@@ -83,7 +83,7 @@ final class IntakeSide {
   /** Opens the throttles to a share of their whole area. */
   void throttle(double share) {
     throttle = share;
-    for (var m : meters) {
+    for (var m : throttles) {
       m.open(share * parts.meterArea() / planes);
     }
     for (var end : separate) {
@@ -93,7 +93,7 @@ final class IntakeSide {
 
   /** Whether another stands so that its gas can be taken over. */
   boolean fits(IntakeSide o) {
-    return Fits.inPairs(plenums, o.plenums, Plenum::fits);
+    return Pairing.inPairs(plenums, o.plenums, Plenum::fits);
   }
 
   void copyFrom(IntakeSide o) {
@@ -113,8 +113,8 @@ final class IntakeSide {
     for (int i = 0; i < plenums.size(); i++) {
       plenums.get(i).couple(dt, speed);
     }
-    for (int i = 0; i < meters.size(); i++) {
-      meters.get(i).couple(dt);
+    for (int i = 0; i < throttles.size(); i++) {
+      throttles.get(i).couple(dt);
     }
     if (supply.feedsPlenum()) {
       for (int i = 0; i < plenums.size(); i++) {

@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import grandbore.core.gas.WorkingGas;
+import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeEnd;
 import grandbore.core.waves.Volume;
@@ -58,13 +59,13 @@ final class LogCollector extends Collector {
   }
 
   @Override
-  void branchFlow(int branch, double[] out) {
-    Copies.flowOf(branches.get(branch), out);
+  void branchFlow(int branch, BranchFlow out) {
+    out.flowAt(branches.get(branch));
   }
 
   @Override
-  void receive(double[] copy, double share, double admittance, double dt) {
-    Copies.pour(copy, share, log, dt);
+  void receive(BranchFlow copy, double share, double admittance, double dt) {
+    PhaseShiftedCylinders.pour(copy, share, log, dt);
   }
 
   @Override

@@ -10,13 +10,13 @@ import java.util.Map;
  * @param freed with one loss taken away
  * @param together with all of them
  */
-public record LossAccount(Curve base, Map<Relief, Curve> freed, Curve together) {
+public record LossAccount(Curve base, Map<RemovedLoss, Curve> freed, Curve together) {
   public LossAccount {
     freed = Map.copyOf(freed);
   }
 
   /** Torque that a loss costs at a point of the curve, N m; not a number where a run failed. */
-  public double torque(Relief relief, int point) {
+  public double torque(RemovedLoss relief, int point) {
     return difference(freed.get(relief), point);
   }
 

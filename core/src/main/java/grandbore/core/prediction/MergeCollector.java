@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Junction;
 import grandbore.core.waves.Pipe;
 
@@ -35,12 +36,12 @@ final class MergeCollector extends Collector {
   }
 
   @Override
-  void branchFlow(int branch, double[] out) {
+  void branchFlow(int branch, BranchFlow out) {
     junction.branchFlow(branch, out);
   }
 
   @Override
-  void receive(double[] copy, double share, double admittance, double dt) {
+  void receive(BranchFlow copy, double share, double admittance, double dt) {
     junction.add(copy, share, admittance);
   }
 

@@ -53,13 +53,14 @@ final class Piping {
   private final Combination c;
   private final Mesh mesh;
   private final WorkingGas gas;
-  private final Set<Relief> relief;
+  private final Set<RemovedLoss> relief;
   private final double chargeTemperature;
 
   /**
    * @param chargeTemperature of the gas in the runners at first, K
    */
-  Piping(Combination c, Mesh mesh, WorkingGas gas, Set<Relief> relief, double chargeTemperature) {
+  Piping(
+      Combination c, Mesh mesh, WorkingGas gas, Set<RemovedLoss> relief, double chargeTemperature) {
     this.c = c;
     this.mesh = mesh;
     this.gas = gas;
@@ -82,13 +83,13 @@ final class Piping {
   }
 
   /** Friction, bends and heat count unless they are taken away. */
-  private double unless(Relief which, double multiple) {
+  private double unless(RemovedLoss which, double multiple) {
     return relief.contains(which) ? 0 : multiple;
   }
 
-  private Pipe filled(PipeShape shape, double cell, double kelvin, double burned) {
+  private Pipe filled(PipeShape shape, double cell, double temperature, double burned) {
     var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), cell));
-    pipe.fill(c.weather().pressure().si(), kelvin, burned);
+    pipe.fill(c.weather().pressure().si(), temperature, burned);
     return pipe;
   }
 
@@ -105,16 +106,16 @@ final class Piping {
                     entry,
                     in.runnerExit().si(),
                     runnerWall(),
-                    unless(Relief.RUNNER, RUNNER_FRICTION),
-                    unless(Relief.CHARGE_HEAT, RUNNER_HEAT),
-                    unless(Relief.RUNNER, BEND * in.runnerTurn().si() / (Math.PI / 2))),
+                    unless(RemovedLoss.RUNNER, RUNNER_FRICTION),
+                    unless(RemovedLoss.CHARGE_HEAT, RUNNER_HEAT),
+                    unless(RemovedLoss.RUNNER, BEND * in.runnerTurn().si() / (Math.PI / 2))),
                 new Section(
                     c.heads().intakePortLength().si(),
                     0.5 * (in.runnerExit().si() + port),
                     port,
                     PORT_WALL,
-                    unless(Relief.RUNNER, RUNNER_FRICTION),
-                    unless(Relief.CHARGE_HEAT, PORT_HEAT),
+                    unless(RemovedLoss.RUNNER, RUNNER_FRICTION),
+                    unless(RemovedLoss.CHARGE_HEAT, PORT_HEAT),
                     0)));
     return filled(shape, mesh.intake(), chargeTemperature, 0);
   }
@@ -131,7 +132,7 @@ final class Piping {
                     port,
                     port,
                     EXHAUST_PORT_WALL,
-                    unless(Relief.EXHAUST_PIPES, EXHAUST_FRICTION),
+                    unless(RemovedLoss.EXHAUST_PIPES, EXHAUST_FRICTION),
                     2 * EXHAUST_HEAT,
                     0),
                 new Section(
@@ -139,9 +140,9 @@ final class Piping {
                     primary,
                     primary,
                     cast ? MANIFOLD_WALL : HEADER_WALL,
-                    unless(Relief.EXHAUST_PIPES, EXHAUST_FRICTION),
+                    unless(RemovedLoss.EXHAUST_PIPES, EXHAUST_FRICTION),
                     EXHAUST_HEAT,
-                    unless(Relief.EXHAUST_PIPES, cast ? MANIFOLD_BENDS : HEADER_BENDS))));
+                    unless(RemovedLoss.EXHAUST_PIPES, cast ? MANIFOLD_BENDS : HEADER_BENDS))));
     return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
   }
 
@@ -156,9 +157,9 @@ final class Piping {
                     area,
                     area,
                     wall,
-                    unless(Relief.EXHAUST_PIPES, EXHAUST_FRICTION),
+                    unless(RemovedLoss.EXHAUST_PIPES, EXHAUST_FRICTION),
                     EXHAUST_HEAT,
-                    unless(Relief.EXHAUST_PIPES, bends))));
+                    unless(RemovedLoss.EXHAUST_PIPES, bends))));
     return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
   }
 

@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.PipeEnd;
 import grandbore.core.waves.Reservoir;
 import grandbore.core.waves.Volume;
@@ -10,24 +11,24 @@ import java.util.List;
 final class Plenum {
   private final EngineParts parts;
   private final Volume volume;
-  private final List<Voice> voices = new ArrayList<>();
+  private final List<RunnerConnection> connections = new ArrayList<>();
   private final double openArea;
-  private final double[] flows = new double[Replay.FIELDS];
-  private final Copies.Receiver receiver;
+  private final BranchFlow flows = new BranchFlow();
+  private final PhaseShiftedCylinders.Receiver receiver;
   private double pressureSum;
   private double elapsed;
 
   /** A solved cylinder's runner, and the others that draw as it does. */
-  private static final class Voice {
+  private static final class RunnerConnection {
     final CylinderUnit unit;
     final PipeEnd mouth;
-    final Copies copies;
-    final Copies.Reflection reflection;
+    final PhaseShiftedCylinders copies;
+    final PhaseShiftedCylinders.Reflection reflection;
 
-    Voice(CylinderUnit unit, PipeEnd mouth, Others others) {
+    RunnerConnection(CylinderUnit unit, PipeEnd mouth, Others others) {
       this.unit = unit;
       this.mouth = mouth;
-      copies = new Copies(others);
+      copies = new PhaseShiftedCylinders(others);
       reflection = unit::intakeReflection;
     }
   }
@@ -42,7 +43,7 @@ final class Plenum {
     volume =
         new Volume(
             parts.gas(), cubicMetres, c.weather().pressure().si(), parts.chargeTemperature(), 0);
-    receiver = (flow, share, dt) -> Copies.pour(flow, share, volume, dt);
+    receiver = (flow, share, dt) -> PhaseShiftedCylinders.pour(flow, share, volume, dt);
     openArea = sharers * c.intake().runnerEntry().si() + moreArea;
   }
 
@@ -52,41 +53,42 @@ final class Plenum {
   void join(CylinderUnit unit, Others others) {
     var mouth = new PipeEnd(parts.gas(), unit.intake(), true, volume);
     mouth.open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
-    voices.add(new Voice(unit, mouth, others));
+    connections.add(new RunnerConnection(unit, mouth, others));
   }
 
   boolean fits(Plenum o) {
-    return Fits.inPairs(voices, o.voices, (mine, other) -> mine.copies.fits(other.copies));
+    return Pairing.inPairs(
+        connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
   }
 
   void copyFrom(Plenum o) {
     volume.copyFrom(o.volume);
-    for (int k = 0; k < voices.size(); k++) {
-      voices.get(k).copies.copyFrom(o.voices.get(k).copies);
+    for (int k = 0; k < connections.size(); k++) {
+      connections.get(k).copies.copyFrom(o.connections.get(k).copies);
     }
   }
 
   void freshen(double share) {
-    voices.forEach(v -> v.copies.freshen(share));
+    connections.forEach(v -> v.copies.freshen(share));
   }
 
   /** Finds the flow of every runner, copies included. */
   void couple(double dt, double speed) {
-    for (int i = 0; i < voices.size(); i++) {
-      voices.get(i).mouth.couple(dt);
+    for (int i = 0; i < connections.size(); i++) {
+      connections.get(i).mouth.couple(dt);
     }
-    for (int i = 0; i < voices.size(); i++) {
-      var v = voices.get(i);
+    for (int i = 0; i < connections.size(); i++) {
+      var v = connections.get(i);
       if (!v.copies.isEmpty()) {
         play(v, dt, speed);
       }
     }
   }
 
-  private void play(Voice v, double dt, double speed) {
+  private void play(RunnerConnection v, double dt, double speed) {
     double phase = v.unit.cylinder().phase();
-    Copies.flowOf(v.mouth, flows);
-    flows[Replay.PRESSURE] = volume.pressure();
+    flows.flowAt(v.mouth);
+    flows.pressure = volume.pressure();
     v.copies.record(phase, flows);
     v.copies.play(
         dt,

@@ -13,14 +13,14 @@ final class PointSummary {
   private final EngineParts parts;
   private final EngineNetwork network;
   private final Friction friction;
-  private final Set<Relief> relief;
+  private final Set<RemovedLoss> relief;
   private final double plenum;
 
   PointSummary(
       EngineParts parts,
       EngineNetwork network,
       Friction friction,
-      Set<Relief> relief,
+      Set<RemovedLoss> relief,
       double plenum) {
     this.parts = parts;
     this.network = network;
@@ -68,7 +68,7 @@ final class PointSummary {
       heat += t.heat / n;
       blown += u.lastBlowBy() / n;
       exhaust += u.exhaustTemperature() / n;
-      half += t.halfBurned / n;
+      half += t.burned50 / n;
       mach = Math.max(mach, u.portMach());
       worst = t.knock > worst.cylinder().lastCycle().knock ? u : worst;
       hardest = t.peakPressure > hardest.cylinder().lastCycle().peakPressure ? u : hardest;
@@ -89,7 +89,7 @@ final class PointSummary {
     double outside = c.weather().pressure().si();
     var peak = hardest.cylinder().lastCycle();
     double fmep =
-        relief.contains(Relief.FRICTION)
+        relief.contains(RemovedLoss.FRICTION)
             ? 0
             : friction.at(rpm, plenum / outside, peak.peakPressure).total();
     double displacement = c.bottomEnd().displacement();

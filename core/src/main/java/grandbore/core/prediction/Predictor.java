@@ -69,10 +69,10 @@ public final class Predictor implements AutoCloseable {
       BuiltEngine engine,
       List<Double> speeds,
       Fidelity fidelity,
-      Starts starts,
+      WarmStarts starts,
       Consumer<CurvePoint> each,
       BooleanSupplier cancelled) {
-    var job = new Job(engine, fidelity, fidelity.mesh(), Relief.NONE, starts);
+    var job = new Job(engine, fidelity, fidelity.mesh(), RemovedLoss.NONE, starts);
     if (!speeds.stream().allMatch(starts::has)) {
       return run(job, shares(speeds), each, cancelled);
     }
@@ -94,25 +94,27 @@ public final class Predictor implements AutoCloseable {
   public LossAccount losses(
       BuiltEngine engine,
       List<Double> speeds,
-      Consumer<Relief> progress,
+      Consumer<RemovedLoss> progress,
       BooleanSupplier cancelled) {
     Consumer<CurvePoint> none = p -> {};
-    var own = new Starts();
-    var job = new Job(engine, Fidelity.PLACED, Fidelity.PLACED.mesh(), Relief.NONE, own);
+    var own = new WarmStarts();
+    var job = new Job(engine, Fidelity.PLACED, Fidelity.PLACED.mesh(), RemovedLoss.NONE, own);
     var base = run(job, shares(speeds), none, cancelled);
-    var freed = new EnumMap<Relief, Curve>(Relief.class);
-    for (var relief : Relief.values()) {
+    var freed = new EnumMap<RemovedLoss, Curve>(RemovedLoss.class);
+    for (var relief : RemovedLoss.values()) {
       freed.put(relief, run(job.freed(Set.of(relief)), shares(speeds), none, cancelled));
       progress.accept(relief);
     }
-    var all = run(job.freed(Set.of(Relief.values())), shares(speeds), none, cancelled);
+    var all = run(job.freed(Set.of(RemovedLoss.values())), shares(speeds), none, cancelled);
     return new LossAccount(base, freed, all);
   }
 
   /** Every cylinder at one speed, and one cycle of the first written down. */
   public Trace trace(BuiltEngine engine, double rpm, BooleanSupplier cancelled) {
     var mesh = Fidelity.FULL.mesh().withStep(TRACED_STEP);
-    return new SpeedRun(engine, Roles.every(engine.combination()), mesh).trace(rpm, cancelled);
+    return new OperatingPointSolver(
+            engine, RepresentativeCylinders.every(engine.combination()), mesh)
+        .trace(rpm, cancelled);
   }
 
   Curve predict(
@@ -122,20 +124,24 @@ public final class Predictor implements AutoCloseable {
       Mesh mesh,
       Consumer<CurvePoint> each,
       BooleanSupplier cancelled) {
-    var job = new Job(engine, fidelity, mesh, Relief.NONE, new Starts());
+    var job = new Job(engine, fidelity, mesh, RemovedLoss.NONE, new WarmStarts());
     return run(job, shares(speeds), each, cancelled);
   }
 
   /** What is run at each speed, and where it may start. */
   private record Job(
-      BuiltEngine engine, Fidelity fidelity, Mesh mesh, Set<Relief> relief, Starts starts) {
-    SpeedRun begin() {
-      return new SpeedRun(engine, fidelity.roles(engine), mesh, relief, starts);
+      BuiltEngine engine,
+      Fidelity fidelity,
+      Mesh mesh,
+      Set<RemovedLoss> relief,
+      WarmStarts starts) {
+    OperatingPointSolver begin() {
+      return new OperatingPointSolver(engine, fidelity.roles(engine), mesh, relief, starts);
     }
 
     /** The same with losses taken away, from where this one ended. */
-    Job freed(Set<Relief> losses) {
-      return new Job(engine, fidelity, mesh, losses, new Starts(starts));
+    Job freed(Set<RemovedLoss> losses) {
+      return new Job(engine, fidelity, mesh, losses, new WarmStarts(starts));
     }
   }
 

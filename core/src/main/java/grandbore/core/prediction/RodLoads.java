@@ -52,10 +52,10 @@ final class RodLoads {
   }
 
   /** Adds one moment: phase, pressure and crank speed, rad/s. */
-  void feel(double phase, double pascal, double speed) {
+  void feel(double phase, double pressure, double speed) {
     int row = (int) (phase * Motion.PER_RADIAN + 0.5) % Motion.ROWS;
     // Depth grows downward: the piston pushes its pin down with gas less inertia.
-    double down = (pascal - crankcase) * boreArea - mass * motion.curvature[row] * speed * speed;
+    double down = (pressure - crankcase) * boreArea - mass * motion.curvature[row] * speed * speed;
     double along = down / motion.cosine[row];
     compression = Math.max(compression, along);
     tension = Math.max(tension, -along);

@@ -89,8 +89,8 @@ public final class SlowRunning {
     var volumes = new double[c.bottomEnd().cylinders()];
     java.util.Arrays.fill(volumes, clearance);
     return new EngineNetwork(
-        new EngineParts(c, Fidelity.LIVE.mesh(), 0, Relief.NONE, CylinderGeometry.Walls.WARM),
-        Roles.live(c),
+        new EngineParts(c, Fidelity.LIVE.mesh(), 0, RemovedLoss.NONE, CylinderGeometry.Walls.WARM),
+        RepresentativeCylinders.live(c),
         volumes);
   }
 

@@ -17,8 +17,8 @@ final class SparkSearch {
   private final boolean heedsKnock;
   private double spark;
 
-  SparkSearch(Mixture mixture, Set<Relief> relief) {
-    boolean freed = relief.contains(Relief.KNOCK);
+  SparkSearch(Mixture mixture, Set<RemovedLoss> relief) {
+    boolean freed = relief.contains(RemovedLoss.KNOCK);
     seeks = freed || mixture.spark() != Mixture.Spark.FIXED;
     heedsKnock = !freed && mixture.spark() == Mixture.Spark.KNOCK_LIMITED;
     spark = seeks ? FIRST : mixture.advance().si();

@@ -6,9 +6,9 @@ import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.Predictor;
-import grandbore.core.prediction.Relief;
-import grandbore.core.prediction.Starts;
+import grandbore.core.prediction.RemovedLoss;
 import grandbore.core.prediction.Trace;
+import grandbore.core.prediction.WarmStarts;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
@@ -58,7 +58,8 @@ public final class Desk<T> {
   }
 
   /** A curve that starts from where each speed was last left. */
-  public Curve curve(BuiltEngine engine, List<Double> speeds, Fidelity fidelity, Starts starts) {
+  public Curve curve(
+      BuiltEngine engine, List<Double> speeds, Fidelity fidelity, WarmStarts starts) {
     return predictor.predictNext(engine, speeds, fidelity, starts, this::count, stop());
   }
 
@@ -70,7 +71,7 @@ public final class Desk<T> {
   public List<Curve> curves(
       List<BuiltEngine> engines, List<Double> speeds, Consumer<List<Curve>> soFar) {
     expect(engines.size() * speeds.size());
-    var starts = new Starts();
+    var starts = new WarmStarts();
     var curves = new java.util.ArrayList<Curve>();
     for (var engine : engines) {
       curves.add(curve(engine, speeds, Fidelity.PLACED, starts));
@@ -81,7 +82,7 @@ public final class Desk<T> {
 
   /** The account of losses, each loss one piece. */
   public LossAccount losses(BuiltEngine engine, List<Double> speeds) {
-    expect(Relief.values().length);
+    expect(RemovedLoss.values().length);
     return predictor.losses(engine, speeds, r -> piece(), stop());
   }
 

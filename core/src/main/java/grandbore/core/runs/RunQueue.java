@@ -9,6 +9,8 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.PriorityBlockingQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 
 /**
@@ -27,6 +29,9 @@ public final class RunQueue implements AutoCloseable {
   /** Results kept; the largest, a trace of every cylinder, takes some 3 MB. */
   private static final int KEPT = 60;
 
+  /** How soon a sweep that is held notices that it was stopped, ms. */
+  private static final long HELD_MILLISECONDS = 100;
+
   private record Piece(Urgency urgency, long order, Runnable work) {}
 
   private final int workers;
@@ -34,10 +39,12 @@ public final class RunQueue implements AutoCloseable {
       new PriorityBlockingQueue<>(
           64, Comparator.comparing(Piece::urgency).thenComparingLong(Piece::order));
   private final AtomicLong order = new AtomicLong();
+  private final AtomicInteger active = new AtomicInteger();
   private final ExecutorService conductors =
       Executors.newThreadPerTaskExecutor(Thread.ofVirtual().name("run-", 0).factory());
   private final ExecutorService pool;
   private final Cache<List<Object>, Object> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final AtomicBoolean held = new AtomicBoolean();
   private volatile boolean closed;
 
   public RunQueue() {
@@ -65,13 +72,33 @@ public final class RunQueue implements AutoCloseable {
   /** Begins a study; the same one asked for again is answered from what was kept. */
   public <T> Run<T> submit(Study<T> study, Urgency urgency) {
     var run = new Run<T>(study.title());
-    conductors.execute(() -> conduct(study, urgency, run));
+    if (closed) {
+      run.cancel();
+      return run;
+    }
+    active.incrementAndGet();
+    conductors.execute(
+        () -> {
+          try {
+            conduct(study, urgency, run);
+          } finally {
+            active.decrementAndGet();
+          }
+        });
     return run;
+  }
+
+  /** Whether no run goes on or waits. */
+  public boolean isIdle() {
+    return active.get() == 0;
   }
 
   @SuppressWarnings("unchecked") // Under a study's key lies what that study came to.
   private <T> void conduct(Study<T> study, Urgency urgency, Run<T> run) {
     try {
+      if (urgency == Urgency.STUDY) {
+        awaitTurn(run);
+      }
       var key = study.key();
       List<Object> whole =
           key.isEmpty() ? List.of() : List.of(ModelVersion.CURRENT, study.getClass(), key);
@@ -90,8 +117,30 @@ public final class RunQueue implements AutoCloseable {
       run.finish(result);
     } catch (CancellationException e) {
       run.cancel();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      run.cancel();
     } catch (RuntimeException | Error e) {
       run.fail(e);
+    }
+  }
+
+  /**
+   * Holds sweeps that have not begun until they are let go, where something else needs the
+   * processors.
+   */
+  public void holdSweeps(boolean hold) {
+    synchronized (held) {
+      held.set(hold);
+      held.notifyAll();
+    }
+  }
+
+  private void awaitTurn(Run<?> run) throws InterruptedException {
+    synchronized (held) {
+      while (held.get() && !run.isCancelled() && !closed) {
+        held.wait(HELD_MILLISECONDS);
+      }
     }
   }
 

@@ -2,11 +2,11 @@ package grandbore.core.studies;
 
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.compression.RatioSolver.Lever;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
-import grandbore.core.squeezing.RatioSolver.Lever;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -64,8 +64,8 @@ public record OctaneStudy(BuiltEngine engine, double rpm)
   }
 
   private static Combination atRatio(Combination c, double ratio) {
-    var chamber = c.squeeze().chamberVolume();
+    var chamber = c.compression().chamberVolume();
     double volume = Lever.CHAMBER.forRatio(c, ratio);
-    return c.with("squeeze.chamberVolume", chamber.with(volume, chamber.provenance()));
+    return c.with("compression.chamberVolume", chamber.with(volume, chamber.provenance()));
   }
 }

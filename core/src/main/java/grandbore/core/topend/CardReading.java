@@ -5,7 +5,7 @@ import grandbore.core.checks.Check;
 import grandbore.core.checks.Check.Verdict;
 import grandbore.core.checks.CheckList;
 import grandbore.core.combination.Cam;
-import grandbore.core.combination.Card;
+import grandbore.core.combination.CamCard;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
@@ -44,7 +44,7 @@ public final class CardReading {
   private static final double LIFTS_AGREE = Measure.INCHES.toSi(0.004);
 
   private final Cam now;
-  private final Card card;
+  private final CamCard card;
   private final double[] rockers;
   private final CheckList list;
   private final Map<String, Given> cam = new HashMap<>();
@@ -52,7 +52,7 @@ public final class CardReading {
   private CardReading(Build build) {
     var c = build.combination();
     now = c.cam();
-    card = c.card();
+    card = c.camCard();
     rockers =
         new double[] {c.valveTrain().intakeRocker().si(), c.valveTrain().exhaustRocker().si()};
     list = new CheckList(build.units());
@@ -133,7 +133,7 @@ public final class CardReading {
 
   /** Lobe lift from whichever lift is said. */
   private double lobe(String side, Given lobe, Given valve, Given was, double rocker) {
-    if (lobe.isSaid() && valve.isSaid()) {
+    if (lobe.isKnown() && valve.isKnown()) {
       agree(
           "card_" + side + "_lift",
           "Lift, " + side,
@@ -143,8 +143,8 @@ public final class CardReading {
           Quantity.LENGTH,
           "lobe lift × rocker ratio %.2f against valve lift".formatted(rocker));
     }
-    if (lobe.isSaid() || valve.isSaid()) {
-      double lift = lobe.isSaid() ? lobe.si() : valve.si() / rocker;
+    if (lobe.isKnown() || valve.isKnown()) {
+      double lift = lobe.isKnown() ? lobe.si() : valve.si() / rocker;
       cam.put(side + "LobeLift", was.with(lift, Provenance.CARD));
       return lift;
     }
@@ -165,7 +165,7 @@ public final class CardReading {
     for (int i = 0; i < 5; i++) {
       said[i] = durations[i].si();
     }
-    if (opens.isSaid() && closes.isSaid()) {
+    if (opens.isKnown() && closes.isKnown()) {
       double byEvents = opens.si() + closes.si() + Math.PI;
       if (said[3] > 0) {
         agree(
@@ -273,7 +273,7 @@ public final class CardReading {
         separation = middle;
       }
     }
-    if (in > 0 && separation > 0 && card.advance().isSaid()) {
+    if (in > 0 && separation > 0 && card.advance().isKnown()) {
       agree(
           "card_advance",
           "Advance",
@@ -286,7 +286,7 @@ public final class CardReading {
     if (in <= 0 && separation > 0 && out > 0) {
       in = 2 * separation - out;
     }
-    if (in <= 0 && separation > 0 && card.advance().isSaid()) {
+    if (in <= 0 && separation > 0 && card.advance().isKnown()) {
       in = separation - advance;
     }
     if (in > 0) {
@@ -298,12 +298,12 @@ public final class CardReading {
   }
 
   private double centreline(Given said, Given opens, Given closes, boolean intake) {
-    boolean events = opens.isSaid() && closes.isSaid();
+    boolean events = opens.isKnown() && closes.isKnown();
     double byEvents =
         intake
             ? 0.5 * (closes.si() + Math.PI - opens.si())
             : 0.5 * (opens.si() + Math.PI - closes.si());
-    if (events && said.isSaid()) {
+    if (events && said.isKnown()) {
       agree(
           "card_" + (intake ? "intake" : "exhaust") + "_centreline",
           (intake ? "Intake" : "Exhaust") + " centreline",
@@ -313,6 +313,6 @@ public final class CardReading {
           Quantity.ANGLE,
           intake ? "(closes + 180° − opens)/2" : "(opens + 180° − closes)/2");
     }
-    return said.isSaid() ? said.si() : events ? byEvents : 0;
+    return said.isKnown() ? said.si() : events ? byEvents : 0;
   }
 }

@@ -75,10 +75,10 @@ public final class Degreeing {
    * By equal lifts about the nose where they were read, else by the events near and far from top.
    */
   private static double centreline(Given near, Given far, Given rise, Given fall) {
-    if (rise.isSaid() && fall.isSaid()) {
+    if (rise.isKnown() && fall.isKnown()) {
       return 0.5 * (rise.si() + fall.si());
     }
-    return near.isSaid() && far.isSaid() ? byEvents(near, far) : Double.NaN;
+    return near.isKnown() && far.isKnown() ? byEvents(near, far) : Double.NaN;
   }
 
   private static double byEvents(Given near, Given far) {
@@ -91,8 +91,8 @@ public final class Degreeing {
 
   private void side(
       String side, Given near, Given far, Given rise, Given fall, double duration, double card) {
-    boolean events = near.isSaid() && far.isSaid();
-    boolean lifts = rise.isSaid() && fall.isSaid();
+    boolean events = near.isKnown() && far.isKnown();
+    boolean lifts = rise.isKnown() && fall.isKnown();
     if (events) {
       double read = near.si() + far.si() + Math.PI;
       boolean right = Math.abs(read - duration) <= DURATION;
@@ -142,7 +142,7 @@ public final class Degreeing {
   }
 
   private void slack(String side, Given opens, Given back) {
-    if (!back.isSaid() || !opens.isSaid()) {
+    if (!back.isKnown() || !opens.isKnown()) {
       return;
     }
     double slack = Math.abs(back.si() - opens.si());
@@ -191,7 +191,7 @@ public final class Degreeing {
   /** The centreline wanted, else the card's, rad from top centre. */
   private double wanted(boolean intake) {
     var said = intake ? d.wanted() : d.exhaustWanted();
-    return said.isSaid()
+    return said.isKnown()
         ? said.si()
         : intake ? cam.intakeCentreline().si() : cam.exhaustCentreline();
   }
@@ -207,7 +207,7 @@ public final class Degreeing {
     }
     double wanted = wanted(intake);
     double late = intake ? read - wanted : wanted - read;
-    double step = c.gear().gearStep().si();
+    double step = c.valveHardware().gearStep().si();
     boolean right = Math.abs(late) <= 0.5 * step;
     String side = intake ? "intake" : "exhaust";
     list.add(

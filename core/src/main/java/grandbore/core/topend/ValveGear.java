@@ -53,7 +53,7 @@ public final class ValveGear {
   public static List<Check> pistonToValve(Build build) {
     var g = new ValveGear(build);
     var h = g.c.heads();
-    var gear = g.c.gear();
+    var gear = g.c.valveHardware();
     g.depth("intake", h.intakeRecess(), g.race ? 0.080 : 0.100);
     g.radial("intake", gear.intakePocketWidth(), h.intakeValve());
     g.depth("exhaust", h.exhaustRecess(), g.race ? 0.100 : 0.120);
@@ -96,7 +96,7 @@ public final class ValveGear {
   private void depth(String side, Given recess, double inches) {
     String name = side + "_to_piston";
     String label = "Piston to %s valve, depth".formatted(side);
-    if (!recess.isSaid()) {
+    if (!recess.isKnown()) {
       list.unknown(name, label, "how far the shut %s valve stands above the deck".formatted(side));
       return;
     }
@@ -119,11 +119,11 @@ public final class ValveGear {
   private void radial(String side, Given pocket, Given valve) {
     String name = side + "_pocket";
     String label = "%s valve in its pocket".formatted(side.equals("intake") ? "Intake" : "Exhaust");
-    if (!pocket.isSaid()) {
+    if (!pocket.isKnown()) {
       list.unknown(name, label, "the width of the %s pocket".formatted(side));
       return;
     }
-    double has = 0.5 * (pocket.si() - valve.si()) - c.gear().pocketOff().si();
+    double has = 0.5 * (pocket.si() - valve.si()) - c.valveHardware().pocketOff().si();
     room(
         name,
         label,
@@ -131,7 +131,8 @@ public final class ValveGear {
         race ? RADIAL_RACE : RADIAL_STREET,
         " around",
         "(pocket − valve)/2 − how far they are off each other = (%s − %s)/2 − %s"
-            .formatted(show(pocket.si()), show(valve.si()), show(c.gear().pocketOff().si())));
+            .formatted(
+                show(pocket.si()), show(valve.si()), show(c.valveHardware().pocketOff().si())));
   }
 
   private double highest() {
@@ -139,8 +140,8 @@ public final class ValveGear {
   }
 
   private void bind() {
-    var gear = c.gear();
-    if (!gear.installedHeight().isSaid() || !gear.coilBind().isSaid()) {
+    var gear = c.valveHardware();
+    if (!gear.installedHeight().isKnown() || !gear.coilBind().isKnown()) {
       list.unknown("coil_bind", "Coil bind", "installed height and coil-bind height");
       return;
     }
@@ -157,8 +158,8 @@ public final class ValveGear {
   }
 
   private void retainer() {
-    var gear = c.gear();
-    if (!gear.retainerRoom().isSaid()) {
+    var gear = c.valveHardware();
+    if (!gear.retainerRoom().isKnown()) {
       list.unknown("retainer_room", "Retainer to seal", "retainer to seal, valve shut");
       return;
     }
@@ -228,8 +229,8 @@ public final class ValveGear {
   }
 
   private void wipe() {
-    var gear = c.gear();
-    if (!gear.rockerArm().isSaid()) {
+    var gear = c.valveHardware();
+    if (!gear.rockerArm().isKnown()) {
       list.unknown("rocker_wipe", "Rocker's pattern", "the rocker arm from pivot to tip");
       return;
     }
@@ -256,7 +257,7 @@ public final class ValveGear {
   }
 
   private void nose(String side, Lobe lobe) {
-    var gear = c.gear();
+    var gear = c.valveHardware();
     boolean flat = c.valveTrain().follower().isFlat();
     double roller = flat ? 0 : 0.5 * gear.roller().si();
     double radius = new LobeShape(lobe).noseRadius(0.5 * gear.baseCircle().si(), roller);

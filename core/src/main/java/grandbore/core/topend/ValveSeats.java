@@ -58,7 +58,7 @@ public final class ValveSeats {
 
   private void seat(String side, Given width, double[] usual) {
     String label = "Seat width, " + side;
-    if (!width.isSaid()) {
+    if (!width.isKnown()) {
       list.unknown(side + "_seat", label, "the %s seat's width".formatted(side));
       return;
     }
@@ -77,7 +77,7 @@ public final class ValveSeats {
 
   private void margin(String side, Given margin, double least) {
     String label = "Valve margin, " + side;
-    if (!margin.isSaid()) {
+    if (!margin.isKnown()) {
       list.unknown(side + "_margin", label, "the %s valve's margin".formatted(side));
       return;
     }
@@ -92,7 +92,7 @@ public final class ValveSeats {
 
   private void throat(String side, Given throat, ValvePassage valve) {
     String label = "Throat, " + side;
-    if (!throat.isSaid()) {
+    if (!throat.isKnown()) {
       list.unknown(side + "_throat", label, "the %s port's throat".formatted(side));
       return;
     }

@@ -34,14 +34,18 @@ public final class PistonToValve {
     lash = motion.train().lash();
     cosine = Math.cos(angle.si());
     var b = c.bottomEnd();
-    stack = recess.si() + c.squeeze().gasketThickness().si() + b.deckClearance() + pocket.si();
+    stack = recess.si() + c.compression().gasketThickness().si() + b.deckClearance() + pocket.si();
     crank = b.crank();
   }
 
   public static PistonToValve intake(Combination c) {
     var h = c.heads();
     return new PistonToValve(
-        c, ValveMotion.intake(c), h.intakeAngle(), h.intakeRecess(), c.squeeze().intakePocket());
+        c,
+        ValveMotion.intake(c),
+        h.intakeAngle(),
+        h.intakeRecess(),
+        c.compression().intakePocket());
   }
 
   public static PistonToValve exhaust(Combination c) {
@@ -51,7 +55,7 @@ public final class PistonToValve {
         ValveMotion.exhaust(c),
         h.exhaustAngle(),
         h.exhaustRecess(),
-        c.squeeze().exhaustPocket());
+        c.compression().exhaustPocket());
   }
 
   /** Clearance along the stem, m, at a crank angle after the exchange's top centre, rad. */

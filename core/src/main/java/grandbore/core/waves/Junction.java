@@ -53,9 +53,6 @@ public final class Junction {
     double answer;
   }
 
-  /** Where {@link #branchFlow} puts how much arrives from a pipe. */
-  public static final int ARRIVING = 5;
-
   /** Below this, m/s, flows share evenly. */
   private static final double STILL = 20;
 
@@ -110,16 +107,16 @@ public final class Junction {
    * @param share of such a pipe
    * @param admittance mass flow out lost to each pascal that the cell rises in the step, kg/(s Pa)
    */
-  public void add(double[] flows, double share, double admittance) {
+  public void add(BranchFlow flows, double share, double admittance) {
     if (copied == copies.size()) {
       copies.add(new Copy());
     }
     var copy = copies.get(copied++);
-    copy.mass = share * flows[0];
-    copy.axial = share * flows[1];
-    copy.enthalpy = flows[2];
-    copy.burned = flows[3];
-    copy.arriving = share * flows[ARRIVING];
+    copy.mass = share * flows.massFlow;
+    copy.axial = share * flows.thrust;
+    copy.enthalpy = flows.enthalpy;
+    copy.burned = flows.burned;
+    copy.arriving = share * flows.arriving;
     copy.answer = share * admittance;
   }
 
@@ -304,13 +301,13 @@ public final class Junction {
    * Flow out of a branch's pipe into the cell, mass and axial momentum; stagnation enthalpy, J/kg,
    * and burned share of the gas just inside that pipe; how much arrives from it, m³/s.
    */
-  public void branchFlow(int branch, double[] out) {
+  public void branchFlow(int branch, BranchFlow out) {
     var b = branches.get(branch);
-    out[0] = b.mass;
-    out[1] = b.axial;
-    out[2] = enthalpyInside(b);
-    out[3] = b.inside.burned;
-    out[ARRIVING] = b.cosine > 0 ? arriving(b) : 0;
+    out.massFlow = b.mass;
+    out.thrust = b.axial;
+    out.enthalpy = enthalpyInside(b);
+    out.burned = b.inside.burned;
+    out.arriving = b.cosine > 0 ? arriving(b) : 0;
   }
 
   public double pressure() {

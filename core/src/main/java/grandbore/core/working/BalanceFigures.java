@@ -99,7 +99,11 @@ final class BalanceFigures extends FigureList {
         "sum of mass × throw × speed² × (throw ÷ rod) × cos(2 × angle)",
         masses,
         TAYLOR);
-    var places = weakest(c().fits().boreSpacing(), c().fits().bankOffset(), c().fits().bankAngle());
+    var places =
+        weakest(
+            c().partSizes().boreSpacing(),
+            c().partSizes().bankOffset(),
+            c().partSizes().bankAngle());
     add(
         "primary_couple",
         atTop("Primary couple"),
@@ -107,7 +111,7 @@ final class BalanceFigures extends FigureList {
         Quantity.TORQUE,
         from.and(places),
         "the primary forces × their distances from the middle of the crank",
-        masses + "; spacing " + show(c().fits().boreSpacing()),
+        masses + "; spacing " + show(c().partSizes().boreSpacing()),
         TAYLOR);
     add(
         "secondary_couple",
@@ -116,7 +120,7 @@ final class BalanceFigures extends FigureList {
         Quantity.TORQUE,
         from.and(places),
         "the secondary forces × their distances from the middle of the crank",
-        masses + "; spacing " + show(c().fits().boreSpacing()),
+        masses + "; spacing " + show(c().partSizes().boreSpacing()),
         TAYLOR);
     if (w.shafts() == BalanceShafts.SECONDARY_PAIR) {
       add(

@@ -50,7 +50,7 @@ final class BottomEndFigures extends FigureList {
         b.deckClearance(),
         Quantity.CLEARANCE,
         weakest(b.blockDeck(), b.stroke(), b.rodLength(), b.pinHeight()),
-        "deck height − stroke/2 − rod − pin height",
+        "deck height − stroke/2 − rod − compression height",
         "%s − %s/2 − %s − %s"
             .formatted(
                 show(b.blockDeck()), show(b.stroke()), show(b.rodLength()), show(b.pinHeight())),

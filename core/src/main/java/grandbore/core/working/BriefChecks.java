@@ -51,9 +51,9 @@ public final class BriefChecks {
                     "speeds from and to have to reach as far as the band does"));
     curve
         .peakPower()
-        .filter(p -> brief.power().isSaid())
+        .filter(p -> brief.power().isKnown())
         .ifPresent(p -> power(list, brief.power().si(), p, wanted));
-    idle.filter(i -> brief.vacuum().isSaid()).ifPresent(i -> vacuum(list, brief.vacuum().si(), i));
+    idle.filter(i -> brief.vacuum().isKnown()).ifPresent(i -> vacuum(list, brief.vacuum().si(), i));
     return list.checks();
   }
 

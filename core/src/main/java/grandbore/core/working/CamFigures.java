@@ -187,7 +187,7 @@ final class CamFigures extends FigureList {
   }
 
   private void masses() {
-    var g = c().gear();
+    var g = c().valveHardware();
     if (!g.knowsMasses()) {
       return;
     }

@@ -15,7 +15,7 @@ public final class Figures {
     return Stream.of(
             new BottomEndFigures(measured),
             new BalanceFigures(measured),
-            new SqueezeFigures(measured),
+            new CompressionFigures(measured),
             new WorksheetFigures(measured),
             new CamFigures(measured),
             new BreathingFigures(measured))

@@ -4,10 +4,10 @@ import grandbore.core.build.Build;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.Worksheet;
+import grandbore.core.compression.OctaneBlend;
+import grandbore.core.compression.RatioSolver;
 import grandbore.core.geometry.SliderCrank;
 import grandbore.core.mechanics.StackUp;
-import grandbore.core.squeezing.OctaneBlend;
-import grandbore.core.squeezing.RatioSolver;
 import grandbore.core.units.Quantity;
 import java.util.Locale;
 
@@ -37,7 +37,7 @@ final class WorksheetFigures extends FigureList {
           wanted,
           Quantity.LENGTH,
           weakest(b.blockDeck(), b.stroke(), b.rodLength(), b.pinHeight()),
-          "deck height = stroke/2 + rod + pin height + deck clearance, for the one unknown",
+          "deck height = stroke/2 + rod + compression height + deck clearance, for the one unknown",
           "%s is %s, %s %s"
               .formatted(
                   field.spec().label().toLowerCase(Locale.ROOT),
@@ -50,7 +50,7 @@ final class WorksheetFigures extends FigureList {
 
   private void otherRod() {
     var b = c().bottomEnd();
-    if (!w.otherRod().isSaid()) {
+    if (!w.otherRod().isKnown()) {
       return;
     }
     double rod = w.otherRod().si();
@@ -65,11 +65,11 @@ final class WorksheetFigures extends FigureList {
         GEOMETRY);
     add(
         "other_rod_pin",
-        "Pin height that the other rod wants",
+        "Compression height that the other rod wants",
         b.pinHeight().si() + b.rodLength().si() - rod,
         Quantity.LENGTH,
         weakest(w.otherRod(), b.rodLength(), b.pinHeight()),
-        "pin height + rod − other rod, deck clearance as it is",
+        "compression height + rod − other rod, deck clearance as it is",
         "%s + %s − %s".formatted(show(b.pinHeight()), show(b.rodLength()), show(w.otherRod())),
         GEOMETRY);
     var crank = new SliderCrank(b.stroke().si() / 2, rod, b.pinOffset().si());
@@ -93,11 +93,11 @@ final class WorksheetFigures extends FigureList {
   }
 
   private void ratio() {
-    if (!w.ratioWanted().isSaid()) {
+    if (!w.ratioWanted().isKnown()) {
       return;
     }
     var b = c().bottomEnd();
-    var s = c().squeeze();
+    var s = c().compression();
     var from = weakest(b.bore(), b.stroke(), s.chamberVolume(), s.pistonVolume(), b.blockDeck());
     double clearance = b.sweptVolume() / (w.ratioWanted().si() - 1);
     String[] labels = {"Dish (dome −)", "Chamber", "Gasket", "Deck height"};
@@ -124,7 +124,7 @@ final class WorksheetFigures extends FigureList {
 
   private void fills() {
     var b = c().bottomEnd();
-    if (w.fillDepth().isSaid() && w.fillVolume().isSaid()) {
+    if (w.fillDepth().isKnown() && w.fillVolume().isKnown()) {
       add(
           "piston_by_fill",
           "Piston by the fill down the bore (dish +, dome −)",
@@ -136,7 +136,7 @@ final class WorksheetFigures extends FigureList {
               .formatted(show(w.fillVolume()), show(b.bore()), show(w.fillDepth())),
           GEOMETRY);
     }
-    if (w.firstFill().isSaid() && w.secondFill().isSaid() && w.fillStep().isSaid()) {
+    if (w.firstFill().isKnown() && w.secondFill().isKnown() && w.fillStep().isKnown()) {
       add(
           "plan_by_fills",
           "Chamber plan area by two fills",
@@ -147,19 +147,20 @@ final class WorksheetFigures extends FigureList {
           "(%s − %s) ÷ %s".formatted(show(w.firstFill()), show(w.secondFill()), show(w.fillStep())),
           GEOMETRY);
     }
-    Given plan = c().squeeze().planArea();
-    if (w.chamberWanted().isSaid() && plan.isSaid()) {
-      double now = c().squeeze().chamberVolume().si();
+    Given plan = c().compression().planArea();
+    if (w.chamberWanted().isKnown() && plan.isKnown()) {
+      double now = c().compression().chamberVolume().si();
       double cut = RatioSolver.millDepth(now, w.chamberWanted().si(), plan.si());
       add(
           "mill_depth",
           "Milling for a chamber of " + show(w.chamberWanted()),
           cut,
           Quantity.CLEARANCE,
-          weakest(c().squeeze().chamberVolume(), plan),
+          weakest(c().compression().chamberVolume(), plan),
           "(chamber − chamber wanted) ÷ plan area",
           "(%s − %s) ÷ %s"
-              .formatted(show(c().squeeze().chamberVolume()), show(w.chamberWanted()), show(plan)),
+              .formatted(
+                  show(c().compression().chamberVolume()), show(w.chamberWanted()), show(plan)),
           GEOMETRY + "; straight walls for so far, and a manifold that follows the head down");
     }
   }

@@ -174,7 +174,7 @@ class OrdinaryTest {
             "heads.intakePortVolume",
             "intake.runnerEntry",
             "exhaust.primaryDiameter",
-            "squeeze.chamberVolume")) {
+            "compression.chamberVolume")) {
       var field = Specs.field(path);
       assertThat(field.get(two.combination()).si()).as(path).isGreaterThan(field.get(one).si());
     }

@@ -72,12 +72,12 @@ class BuildTest {
             2.4,
             2,
             Provenance.CARD);
-    var squeeze = CombinationMaker.squeeze(48, 3.75, 0, 0, Provenance.CARD);
+    var compression = CombinationMaker.compression(48, 3.75, 0, 0, Provenance.CARD);
     var template = DemoBuilds.paddockFour().combination();
     var noCrevice =
         Specs.changed(
-            squeeze,
-            Map.of("landClearance", squeeze.landClearance().with(0.0001, Provenance.CARD)));
+            compression,
+            Map.of("landClearance", compression.landClearance().with(0.0001, Provenance.CARD)));
     var c =
         CombinationMaker.combination(
             "check",
@@ -166,10 +166,10 @@ class BuildTest {
   void measuredChambersAndDecksReplaceTheAssumedOnesCylinderByCylinder() {
     var readings = new Readings(DemoBuilds.hillClimbReadings());
     var engine = demo.asMeasured(readings);
-    assertThat(engine.combination().squeeze().chamberVolume().provenance())
+    assertThat(engine.combination().compression().chamberVolume().provenance())
         .isEqualTo(Provenance.REPEATED);
-    assertThat(engine.combination().squeeze().chamberVolume().si())
-        .isGreaterThan(demo.combination().squeeze().chamberVolume().si());
+    assertThat(engine.combination().compression().chamberVolume().si())
+        .isGreaterThan(demo.combination().compression().chamberVolume().si());
     assertThat(engine.clearances()).doesNotHaveDuplicates();
     double specified = figure(demo, NONE, "static_compression");
     assertThat(figure(demo, readings, "static_compression")).isLessThan(specified);

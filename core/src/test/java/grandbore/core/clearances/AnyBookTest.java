@@ -48,7 +48,7 @@ class AnyBookTest {
       }
       var ledger = new Ledger(c, use, new Readings(all), List.of());
       assertThat(ToDo.of(ledger, UnitSystem.US)).as(use.word()).isEmpty();
-      assertThat(Doubts.of(ledger, UnitSystem.US)).isEmpty();
+      assertThat(Plausibility.of(ledger, UnitSystem.US)).isEmpty();
       for (var r : all) {
         assertThat(ledger.verdict(r.measurement(), r.place(), r.side()).orElseThrow().isOutside())
             .isFalse();
@@ -152,7 +152,7 @@ class AnyBookTest {
           }
         }
       }
-      assertThat(Doubts.of(ledger, UnitSystem.METRIC))
+      assertThat(Plausibility.of(ledger, UnitSystem.METRIC))
           .allSatisfy(d -> assertThat(d.says() + d.cause() + d.ask()).doesNotContain("NaN"));
       assertThat(ToDo.of(ledger, UnitSystem.METRIC))
           .allSatisfy(t -> assertThat(t.words()).doesNotContain("NaN").doesNotContain("Infinity"));

@@ -9,9 +9,9 @@ import grandbore.core.clearances.Band.Source;
 import grandbore.core.clearances.Band.Verdict;
 import grandbore.core.clearances.Reading.Side;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Fits.PistonMaterial;
-import grandbore.core.combination.Fits.RodMaterial;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.PartSizes.PistonMaterial;
+import grandbore.core.combination.PartSizes.RodMaterial;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
@@ -32,7 +32,7 @@ class LedgerTest {
 
   private static Combination engine() {
     var c = DemoBuilds.hillClimbEight().combination();
-    c = Said.with(c, "squeeze.gasketBore", 4.1, Measure.INCHES);
+    c = Said.with(c, "compression.gasketBore", 4.1, Measure.INCHES);
     c = Said.with(c, "bottomEnd.bore", 4, Measure.INCHES);
     c = Said.with(c, "bottomEnd.mainJournal", 2, Measure.INCHES);
     return Said.with(c, "bottomEnd.rodJournal", 2, Measure.INCHES);
@@ -46,8 +46,8 @@ class LedgerTest {
     return reading(m, place, Side.NONE, value * INCH);
   }
 
-  static Reading warm(Measurement m, double value, double kelvin) {
-    var taken = new Taken("", "", "", 0, 0, kelvin, "", Instant.EPOCH);
+  static Reading warm(Measurement m, double value, double temperature) {
+    var taken = new Taken("", "", "", 0, 0, temperature, "", Instant.EPOCH);
     return new Reading(0, m, 1, Side.NONE, value * INCH, taken, false);
   }
 
@@ -99,8 +99,8 @@ class LedgerTest {
 
   @Test
   void materialsMoveTheBands() {
-    var tough = ENGINE.with("fits.pistonMaterial", PistonMaterial.FORGED_HIGH_TOUGHNESS);
-    var cast = ENGINE.with("fits.pistonMaterial", PistonMaterial.HYPEREUTECTIC);
+    var tough = ENGINE.with("partSizes.pistonMaterial", PistonMaterial.FORGED_HIGH_TOUGHNESS);
+    var cast = ENGINE.with("partSizes.pistonMaterial", PistonMaterial.HYPEREUTECTIC);
     assertThat(street(tough, Measurement.PISTON_WALL).least() / INCH)
         .isCloseTo(0.0035, within(1e-9));
     assertThat(street(cast, Measurement.PISTON_WALL).least() / INCH)
@@ -108,7 +108,7 @@ class LedgerTest {
     var larger = Said.with(cast, "bottomEnd.bore", 4.1, Measure.INCHES);
     assertThat(street(larger, Measurement.PISTON_WALL).least())
         .isCloseTo(street(cast, Measurement.PISTON_WALL).least() * 4.1 / 4, within(1e-12));
-    var aluminium = ENGINE.with("fits.rodMaterial", RodMaterial.ALUMINIUM);
+    var aluminium = ENGINE.with("partSizes.rodMaterial", RodMaterial.ALUMINIUM);
     assertThat(street(aluminium, Measurement.QUENCH).least())
         .isGreaterThan(street(ENGINE, Measurement.QUENCH).least());
   }
@@ -184,7 +184,7 @@ class LedgerTest {
   /** A bore read without its shells: two of them are taken off. */
   @Test
   void aBareHousingLosesItsShells() {
-    var c = Said.with(ENGINE, "fits.mainShell", 0.0940, Measure.INCHES);
+    var c = Said.with(ENGINE, "partSizes.mainShell", 0.0940, Measure.INCHES);
     var readings =
         new Readings(
             List.of(
@@ -199,7 +199,7 @@ class LedgerTest {
   /** 1 mm higher than the sheet's height: the rate × 1 mm less on the seat. */
   @Test
   void aSeatForceIsBroughtToTheHeightItIsInstalledAt() {
-    double sheet = ENGINE.gear().installedHeight().si();
+    double sheet = ENGINE.valveHardware().installedHeight().si();
     double rate = ENGINE.valveTrain().springRate().si();
     var all =
         new ArrayList<>(
@@ -243,7 +243,7 @@ class LedgerTest {
     assertThat(l.value(Measurement.DECK, 3, Side.THRUST, UnitSystem.US).orElseThrow().si() / INCH)
         .isCloseTo(0.016, within(1e-9));
     assertThat(l.value(Measurement.QUENCH, 3, Side.NONE, UnitSystem.US).orElseThrow().si())
-        .isCloseTo(0.016 * INCH + ENGINE.squeeze().gasketThickness().si(), within(1e-9));
+        .isCloseTo(0.016 * INCH + ENGINE.compression().gasketThickness().si(), within(1e-9));
   }
 
   /** What the model can use replaces what was assumed, with its provenance. */

@@ -27,7 +27,7 @@ class OptionalInputsTest {
       seen++;
       var given = field.get(EIGHT);
       var unsaid = field.with(EIGHT, given.with(0, Provenance.ASSUMED));
-      assertThat(field.get(unsaid).isSaid()).as(field.path()).isFalse();
+      assertThat(field.get(unsaid).isKnown()).as(field.path()).isFalse();
       double beyond = field.spec().max() * 1.01 + 1e-9;
       assertThatThrownBy(() -> field.with(EIGHT, given.with(beyond, Provenance.CARD)))
           .isInstanceOf(InvalidInput.class)
@@ -48,12 +48,14 @@ class OptionalInputsTest {
   @Test
   void nothingOptionalIsNeeded() {
     var bare = EIGHT;
-    for (var group : List.of(Fits.class, Ratings.class, Card.class, Gear.class, Degreed.class)) {
+    for (var group :
+        List.of(
+            PartSizes.class, Ratings.class, CamCard.class, ValveHardware.class, Degreed.class)) {
       bare = bare.with(Specs.make(group, Map.of()));
     }
     assertThat(bare.staticRatio()).isEqualTo(EIGHT.staticRatio());
     assertThat(bare.intakeLift()).isEqualTo(EIGHT.intakeLift());
-    assertThat(bare.fits().pin().isSaid()).isFalse();
+    assertThat(bare.partSizes().pin().isKnown()).isFalse();
   }
 
   /** Parts shared out from a sum add up to it again, to a hair. */
@@ -89,11 +91,11 @@ class OptionalInputsTest {
   @EnumSource(Arrangement.class)
   void anArrangementBringsItsBankAngle(Arrangement a) {
     var c = a.of(EIGHT);
-    double degrees = Math.toDegrees(c.fits().bankAngle().si());
+    double degrees = Math.toDegrees(c.partSizes().bankAngle().si());
     switch (c.bottomEnd().layout()) {
       case FLAT -> assertThat(degrees).isCloseTo(180, within(1e-9));
       case VEE -> assertThat(Math.round(degrees)).isIn(45L, 60L, 72L, 90L);
-      case INLINE -> assertThat(c.fits()).isEqualTo(EIGHT.fits());
+      case INLINE -> assertThat(c.partSizes()).isEqualTo(EIGHT.partSizes());
     }
     assertThat(c.weights()).isEqualTo(EIGHT.weights());
     assertThat(c.brief()).isEqualTo(EIGHT.brief());

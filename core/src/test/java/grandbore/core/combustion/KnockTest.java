@@ -22,8 +22,8 @@ class KnockTest {
     "90, 40, 800, 2.698",
     "90, 20, 800, 8.766"
   })
-  void theDelayIsThePublishedOne(double octane, double atmospheres, double kelvin, double ms) {
-    assertThat(1e3 * Knock.delay(octane, 101_325 * atmospheres, kelvin))
+  void theDelayIsThePublishedOne(double octane, double atmospheres, double temperature, double ms) {
+    assertThat(1e3 * Knock.delay(octane, 101_325 * atmospheres, temperature))
         .isCloseTo(ms, Percentage.withPercentage(0.1));
   }
 

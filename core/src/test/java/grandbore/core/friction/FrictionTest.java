@@ -52,7 +52,7 @@ class FrictionTest {
     var journals = new Friction(with(eight, "bottomEnd.mainJournal", 1.1)).at(6000, 1, PEAK);
     assertThat(journals.crankshaft()).isGreaterThan(1.1 * base.crankshaft());
     assertThat(journals.pistons()).isEqualTo(base.pistons());
-    var squeezed = new Friction(with(eight, "squeeze.chamberVolume", 0.9)).at(6000, 1, PEAK);
+    var squeezed = new Friction(with(eight, "compression.chamberVolume", 0.9)).at(6000, 1, PEAK);
     assertThat(squeezed.rings()).isGreaterThan(base.rings());
     assertThat(squeezed.crankshaft()).isEqualTo(base.crankshaft());
     assertThat(new Friction(eight).at(6000, 0.5, PEAK).rings()).isLessThan(base.rings());
@@ -96,8 +96,8 @@ class FrictionTest {
     assertThat(Friction.viscosity(at100, 313.15)).isBetween(55e-6, 85e-6);
     assertThat(Friction.viscosity(at100, 363.15)).isBetween(12.5e-6, 14.5e-6);
     double last = Double.POSITIVE_INFINITY;
-    for (double kelvin = 290; kelvin < 420; kelvin += 10) {
-      double v = Friction.viscosity(at100, kelvin);
+    for (double temperature = 290; temperature < 420; temperature += 10) {
+      double v = Friction.viscosity(at100, temperature);
       assertThat(v).isLessThan(last).isPositive();
       last = v;
     }

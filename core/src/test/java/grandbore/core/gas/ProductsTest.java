@@ -31,8 +31,8 @@ class ProductsTest {
   @ValueSource(doubles = {0.6, 0.9, 1.0, 1.15, 1.4})
   void everyElementIsKeptAndNothingIsNegative(double phi) {
     double[] elements = charge(phi);
-    for (double kelvin : new double[] {900, 1500, 2200, 2800, 3600}) {
-      var products = new Products(elements, kelvin, 3e6);
+    for (double temperature : new double[] {900, 1500, 2200, 2800, 3600}) {
+      var products = new Products(elements, temperature, 3e6);
       for (int i = 0; i < elements.length; i++) {
         double sum = 0;
         for (var s : Species.values()) {

@@ -246,7 +246,7 @@ class GuidesTest {
         .singleElement()
         .asString()
         .contains("before full lift");
-    double sheet = BUILD.combination().gear().installedHeight().si();
+    double sheet = BUILD.combination().valveHardware().installedHeight().si();
     assertThat(run(Routine.INSTALLED_HEIGHT, Subject.EXHAUST, "height", sheet + 0.4e-3).says())
         .anyMatch(s -> s.contains("Shims of 0.0157 in"));
     assertThat(run(Routine.ROCKER, Subject.INTAKE, "width", 4e-3, "off", 1e-3).wrong()).hasSize(2);

@@ -10,16 +10,16 @@ import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Provenance;
+import grandbore.core.compression.DonorCheck;
+import grandbore.core.compression.Evening;
+import grandbore.core.compression.EveningCost;
+import grandbore.core.compression.Squish;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.geometry.SliderCrank;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.RandomEngines;
-import grandbore.core.squeezing.DonorCheck;
-import grandbore.core.squeezing.Evening;
-import grandbore.core.squeezing.EveningCost;
-import grandbore.core.squeezing.Squish;
 import grandbore.core.topend.CardReading;
 import grandbore.core.topend.Degreeing;
 import grandbore.core.topend.FlowVerdict;
@@ -82,12 +82,13 @@ class AnyEngineTest {
         var speeds = List.of(5000.0);
         assertThat(predictor.predict(worked, speeds, Fidelity.LIVE))
             .isEqualTo(predictor.predict(engine, speeds, Fidelity.LIVE));
-        var squeezed = build.combination().squeeze().chamberVolume();
+        var squeezed = build.combination().compression().chamberVolume();
         var other =
             build
                 .combination()
                 .with(
-                    "squeeze.chamberVolume", squeezed.with(squeezed.si() * 1.02, Provenance.CARD));
+                    "compression.chamberVolume",
+                    squeezed.with(squeezed.si() * 1.02, Provenance.CARD));
         assertThat(BuiltEngine.asSpecified(other).key()).isNotEqualTo(engine.key());
       }
     }

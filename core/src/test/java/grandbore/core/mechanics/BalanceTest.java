@@ -18,9 +18,9 @@ class BalanceTest {
     var c = a.of(DemoBuilds.hillClimbEight().combination());
     var w = c.weights().balanceFactor();
     c = c.with("weights.balanceFactor", w.with(factor, w.provenance()));
-    var angle = c.fits().bankAngle();
+    var angle = c.partSizes().bankAngle();
     return degrees > 0
-        ? c.with("fits.bankAngle", angle.with(Math.toRadians(degrees), angle.provenance()))
+        ? c.with("partSizes.bankAngle", angle.with(Math.toRadians(degrees), angle.provenance()))
         : c;
   }
 
@@ -61,7 +61,7 @@ class BalanceTest {
     double r = c.bottomEnd().stroke().si() / 2;
     double unit = c.weights().reciprocating() * r * SPEED * SPEED;
     double twice = unit * r / c.bottomEnd().rodLength().si();
-    double spacing = c.fits().boreSpacing().si();
+    double spacing = c.partSizes().boreSpacing().si();
     var most = new Balance(c).most(SPEED);
     assertThat(most.primaryForce() / unit).isCloseTo(primary, within(1e-3));
     assertThat(most.secondaryForce() / twice).isCloseTo(secondary, within(1e-3));
@@ -73,8 +73,8 @@ class BalanceTest {
   @Test
   void offsetBanksLeaveABoxerASecondaryCouple() {
     var flat = engine(Arrangement.FLAT_4, 0, 180);
-    var offset = flat.fits().bankOffset();
-    var c = flat.with("fits.bankOffset", offset.with(0.03, offset.provenance()));
+    var offset = flat.partSizes().bankOffset();
+    var c = flat.with("partSizes.bankOffset", offset.with(0.03, offset.provenance()));
     double r = c.bottomEnd().stroke().si() / 2;
     double twice =
         c.weights().reciprocating() * r * SPEED * SPEED * r / c.bottomEnd().rodLength().si();

@@ -68,22 +68,27 @@ class BottomEndTest {
     assertThat(ground.verdict()).isEqualTo(Verdict.BAD);
     assertThat(ground.says()).contains("does not go in", "grind");
     var spacer =
-        check(PartsFit.of(eight("fits.mainHousing", 2.750, Measure.INCHES)), "main_bearing_fit");
+        check(
+            PartsFit.of(eight("partSizes.mainHousing", 2.750, Measure.INCHES)), "main_bearing_fit");
     assertThat(spacer.says()).contains("too wide", "spacer");
     assertThat(
-            check(PartsFit.of(eight("fits.rodWidth", 0.950, Measure.INCHES)), "rod_side_fit")
+            check(PartsFit.of(eight("partSizes.rodWidth", 0.950, Measure.INCHES)), "rod_side_fit")
                 .says())
         .contains("do not go between the cheeks");
-    assertThat(check(PartsFit.of(eight("fits.skirtBelowPin", 1.40, Measure.INCHES)), "skirt_fit"))
+    assertThat(
+            check(PartsFit.of(eight("partSizes.skirtBelowPin", 1.40, Measure.INCHES)), "skirt_fit"))
         .satisfies(s -> assertThat(s.verdict()).isEqualTo(Verdict.BAD))
         .satisfies(s -> assertThat(s.says()).contains("meet by 0.0550 in"));
     assertThat(
-            check(PartsFit.of(eight("fits.pin", 0.940, Measure.INCHES)), "piston_pin_fit").says())
+            check(PartsFit.of(eight("partSizes.pin", 0.940, Measure.INCHES)), "piston_pin_fit")
+                .says())
         .contains("hone");
     assertThat(
-            check(PartsFit.of(eight("fits.rodBore", 0.9262, Measure.INCHES)), "rod_pin_fit").says())
+            check(PartsFit.of(eight("partSizes.rodBore", 0.9262, Measure.INCHES)), "rod_pin_fit")
+                .says())
         .contains("pressed by 0.0010 in");
-    assertThat(check(PartsFit.of(eight("fits.pin", 0, Measure.INCHES)), "rod_pin_fit").verdict())
+    assertThat(
+            check(PartsFit.of(eight("partSizes.pin", 0, Measure.INCHES)), "rod_pin_fit").verdict())
         .isEqualTo(Verdict.UNKNOWN);
   }
 
@@ -96,8 +101,8 @@ class BottomEndTest {
     double radius = Measure.INCHES.toSi(0.125);
     double oil =
         0.5
-            * (c.fits().rodHousing().si()
-                - 2 * c.fits().rodShell().si()
+            * (c.partSizes().rodHousing().si()
+                - 2 * c.partSizes().rodShell().si()
                 - c.bottomEnd().rodJournal().si());
     double touches = 0;
     for (double x = radius; x > 0; x -= 1e-7) {
@@ -107,25 +112,25 @@ class BottomEndTest {
         break;
       }
     }
-    double rod = c.fits().rodWidth().si();
+    double rod = c.partSizes().rodWidth().si();
     var wide =
         EIGHT.with(
             with(
-                with(c, "fits.fillet", radius, Measure.METRES),
-                "fits.shellWidth",
+                with(c, "partSizes.fillet", radius, Measure.METRES),
+                "partSizes.shellWidth",
                 rod - 2 * (touches - 5e-5),
                 Measure.METRES));
     var narrow =
         EIGHT.with(
             with(
-                with(c, "fits.fillet", radius, Measure.METRES),
-                "fits.shellWidth",
+                with(c, "partSizes.fillet", radius, Measure.METRES),
+                "partSizes.shellWidth",
                 rod - 2 * (touches + 3e-4),
                 Measure.METRES));
     assertThat(check(PartsFit.of(wide), "fillet_fit").verdict()).isEqualTo(Verdict.BAD);
     assertThat(check(PartsFit.of(narrow), "fillet_fit").verdict()).isEqualTo(Verdict.GOOD);
     // More oil clearance lets a larger fillet pass.
-    var looser = with(wide.combination(), "fits.rodShell", 0.0600, Measure.INCHES);
+    var looser = with(wide.combination(), "partSizes.rodShell", 0.0600, Measure.INCHES);
     assertThat(check(PartsFit.of(EIGHT.with(looser)), "fillet_fit").verdict())
         .isNotEqualTo(Verdict.BAD);
   }
@@ -141,7 +146,7 @@ class BottomEndTest {
     double lambda = 0.0442 / 0.145;
     assertThat(0.0442 * w * w * (1 + lambda) / 0.3048).isCloseTo(80_000, within(50.0));
     assertThat(Overspeed.flutter(crank, width / 4)).isCloseTo(2 * w, within(1e-9));
-    var thick = Overspeed.of(eight("fits.ringWidth", 5 / 64.0, Measure.INCHES));
+    var thick = Overspeed.of(eight("partSizes.ringWidth", 5 / 64.0, Measure.INCHES));
     assertThat(check(thick, "ring_flutter").verdict()).isEqualTo(Verdict.BAD);
     assertThat(check(Overspeed.of(EIGHT), "ring_flutter").verdict()).isEqualTo(Verdict.GOOD);
   }
@@ -151,9 +156,9 @@ class BottomEndTest {
     var c = EIGHT.combination();
     double drop = c.intakeLift() * Math.cos(c.heads().intakeAngle().si());
     double others =
-        c.squeeze().gasketThickness().si()
+        c.compression().gasketThickness().si()
             + c.bottomEnd().deckClearance()
-            + c.squeeze().intakePocket().si();
+            + c.compression().intakePocket().si();
     for (double off : new double[] {-2e-4, 2e-4}) {
       var b = EIGHT.with(with(c, "heads.intakeRecess", drop - others + off, Measure.METRES));
       assertThat(check(Overspeed.of(b), "intake_interference").verdict())

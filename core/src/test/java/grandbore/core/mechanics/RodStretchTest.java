@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.Said;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Fits.RodMaterial;
+import grandbore.core.combination.PartSizes.RodMaterial;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.units.Measure;
 import grandbore.core.valvetrain.PistonToValve;
@@ -16,7 +16,7 @@ class RodStretchTest {
   private static final Combination STEEL =
       Said.with(
           DemoBuilds.hillClimbEight().combination(),
-          "fits.rodSection",
+          "partSizes.rodSection",
           2.2,
           Measure.SQUARE_CENTIMETRES);
   private static final double FAST = Measure.RPM.toSi(7500);
@@ -40,8 +40,8 @@ class RodStretchTest {
   /** Aluminium grows about twice as much as iron: 0.14 mm more over 150 mm and 80 K. */
   @Test
   void aluminiumComesNearerThanSteelAndTitaniumGrowsLess() {
-    var aluminium = STEEL.with("fits.rodMaterial", RodMaterial.ALUMINIUM);
-    var titanium = STEEL.with("fits.rodMaterial", RodMaterial.TITANIUM);
+    var aluminium = STEEL.with("partSizes.rodMaterial", RodMaterial.ALUMINIUM);
+    var titanium = STEEL.with("partSizes.rodMaterial", RodMaterial.TITANIUM);
     assertThat(RodStretch.thermal(aluminium))
         .isCloseTo(12e-6 * STEEL.bottomEnd().rodLength().si() * 80, within(1e-9));
     assertThat(RodStretch.thermal(titanium)).isNegative();

@@ -21,30 +21,31 @@ class AccountsTest extends EngineTest {
   /** Friction taken away gives back just its mean pressure; the rest is computed, not asserted. */
   @Test
   void theLossAccountGivesBackWhatWasTaken() {
-    var told = new ArrayList<Relief>();
+    var told = new ArrayList<RemovedLoss>();
     var engine = BuiltEngine.asSpecified(EIGHT.with("mixture.spark", Mixture.Spark.KNOCK_LIMITED));
     var account = PREDICTOR.losses(engine, SPEEDS, told::add, () -> false);
-    assertThat(told).containsExactly(Relief.values());
+    assertThat(told).containsExactly(RemovedLoss.values());
     double perTurn = EIGHT.bottomEnd().displacement() / (4 * Math.PI);
     for (int i = 0; i < SPEEDS.size(); i++) {
       var base = account.base().points().get(i);
-      assertThat(account.torque(Relief.FRICTION, i))
+      assertThat(account.torque(RemovedLoss.FRICTION, i))
           .isCloseTo(base.fmep() * perTurn, Percentage.withPercentage(1));
-      assertThat(account.torque(Relief.METER, i)).isPositive();
-      assertThat(account.torque(Relief.HEAT, i)).isPositive();
-      assertThat(account.torque(Relief.CHARGE_HEAT, i)).isPositive();
+      assertThat(account.torque(RemovedLoss.METER, i)).isPositive();
+      assertThat(account.torque(RemovedLoss.HEAT, i)).isPositive();
+      assertThat(account.torque(RemovedLoss.CHARGE_HEAT, i)).isPositive();
       // Rubbing alone, the walls' heat left: a few per cent.
-      assertThat(Math.abs(account.torque(Relief.RUNNER, i))).isLessThan(0.05 * base.torque());
+      assertThat(Math.abs(account.torque(RemovedLoss.RUNNER, i))).isLessThan(0.05 * base.torque());
       double most = 0;
-      for (var r : Relief.values()) {
+      for (var r : RemovedLoss.values()) {
         most = Math.max(most, account.torque(r, i));
       }
       assertThat(account.torqueTogether(i)).isGreaterThan(most);
     }
     // Port and carburettor matter more the faster it turns.
-    assertThat(account.torque(Relief.INTAKE_PORT, 2))
-        .isGreaterThan(account.torque(Relief.INTAKE_PORT, 0));
-    assertThat(account.torque(Relief.METER, 2)).isGreaterThan(account.torque(Relief.METER, 0));
+    assertThat(account.torque(RemovedLoss.INTAKE_PORT, 2))
+        .isGreaterThan(account.torque(RemovedLoss.INTAKE_PORT, 0));
+    assertThat(account.torque(RemovedLoss.METER, 2))
+        .isGreaterThan(account.torque(RemovedLoss.METER, 0));
   }
 
   /** Taking silencers away is worth what the open exhaust makes. */
@@ -54,7 +55,7 @@ class AccountsTest extends EngineTest {
     silenced = with(silenced, "exhaust.systemFlow", 250, Measure.CUBIC_FEET_PER_MINUTE);
     var account =
         PREDICTOR.losses(BuiltEngine.asSpecified(silenced), List.of(6500.0), r -> {}, () -> false);
-    assertThat(account.torque(Relief.EXHAUST_PIPES, 0)).isGreaterThan(5.0);
+    assertThat(account.torque(RemovedLoss.EXHAUST_PIPES, 0)).isGreaterThan(5.0);
   }
 
   /** The loop's area is the work, the flow's sum the charge, and the end meets the beginning. */

@@ -174,7 +174,7 @@ class BoostTest extends EngineTest {
   /** On poor fuel the knock limit takes timing and torque; on good fuel it takes nothing. */
   @Test
   void theKnockLimitTakesTimingOnPoorFuelOnly() {
-    var squeezed = with(EIGHT, "squeeze.chamberVolume", 42, Measure.CUBIC_CENTIMETRES);
+    var squeezed = with(EIGHT, "compression.chamberVolume", 42, Measure.CUBIC_CENTIMETRES);
     var limited = squeezed.with("mixture.spark", Mixture.Spark.KNOCK_LIMITED);
     var poor = point(limited.with("mixture.fuel", FuelKind.PUMP_87), 4500, Fidelity.LIVE);
     var best = point(squeezed.with("mixture.fuel", FuelKind.PUMP_87), 4500, Fidelity.LIVE);
@@ -192,7 +192,7 @@ class BoostTest extends EngineTest {
   @Test
   void compressionHeatAndBoostAskForOctane() {
     double base = point(EIGHT, 4500, Fidelity.LIVE).margins().octaneWanted();
-    var squeezed = with(EIGHT, "squeeze.chamberVolume", 46, Measure.CUBIC_CENTIMETRES);
+    var squeezed = with(EIGHT, "compression.chamberVolume", 46, Measure.CUBIC_CENTIMETRES);
     var hot = with(EIGHT, "weather.temperature", 100, Measure.DEGREES_FAHRENHEIT);
     var boosted = EIGHT.with("boost.kind", Boost.Kind.TURBOCHARGER);
     for (var c : List.of(squeezed, hot, boosted)) {

@@ -73,10 +73,10 @@ class BreathingTest extends EngineTest {
   /** A throttle each for a manifold that was the restriction gains much: the demo's four. */
   @Test
   void oneSmallThrottleForAllStranglesAFour() {
-    var flow = FOUR.intake().meterFlow();
+    var flow = FOUR.intake().throttleFlow();
     var shared =
         FOUR.with("intake.manifold", Intake.Manifold.PLENUM)
-            .with("intake.meterFlow", flow.with(0.5 * flow.si(), Provenance.CARD));
+            .with("intake.throttleFlow", flow.with(0.5 * flow.si(), Provenance.CARD));
     assertThat(power(shared)).isLessThan(0.87 * power(FOUR));
     assertThat(curve(shared, List.of(6500.0), Fidelity.LIVE).getFirst().plenumPressure())
         .isLessThan(0.93 * FOUR.weather().pressure().si());

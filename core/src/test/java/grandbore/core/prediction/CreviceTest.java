@@ -52,11 +52,11 @@ class CreviceTest {
     double pressure = 1e5;
     for (int i = 0; i < 2000; i++) {
       double next = 1e5 + 55e5 * Math.pow(Math.sin(i * Math.PI / 2000), 4);
-      double kelvin = 400 + 1.2e-4 * next;
+      double temperature = 400 + 1.2e-4 * next;
       double share = i < 1000 ? 0.05 : 0.9;
-      double taken = c.follow(next, kelvin, share, 5e-6);
+      double taken = c.follow(next, temperature, share, 5e-6);
       in += taken;
-      inEnergy += c.energyOf(taken, kelvin, share);
+      inEnergy += c.energyOf(taken, temperature, share);
       pressure = next;
     }
     assertThat(pressure).isLessThan(2e5);

@@ -14,16 +14,16 @@ import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
+import grandbore.core.compression.DonorCheck;
+import grandbore.core.compression.Evening;
+import grandbore.core.compression.EveningCost;
+import grandbore.core.compression.FuelStand;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.flow.ValvePassage;
 import grandbore.core.mechanics.Overspeed;
 import grandbore.core.mechanics.PartsFit;
 import grandbore.core.mechanics.RodStretch;
 import grandbore.core.mechanics.Strength;
-import grandbore.core.squeezing.DonorCheck;
-import grandbore.core.squeezing.Evening;
-import grandbore.core.squeezing.EveningCost;
-import grandbore.core.squeezing.FuelStand;
 import grandbore.core.topend.CardReading;
 import grandbore.core.topend.Degreeing;
 import grandbore.core.topend.FlowVerdict;
@@ -92,7 +92,7 @@ class EveryInputTest extends EngineTest {
     said.put("intakeValve", cam.intakeLobeLift().si() * c.valveTrain().intakeRocker().si());
     said.put("exhaustValve", cam.exhaustLobeLift().si() * c.valveTrain().exhaustRocker().si());
     for (var each : said.entrySet()) {
-      var field = Specs.field("card." + each.getKey());
+      var field = Specs.field("camCard." + each.getKey());
       c = field.with(c, field.get(c).with(each.getValue(), Provenance.CARD));
     }
     return c;
@@ -103,9 +103,9 @@ class EveryInputTest extends EngineTest {
     for (var field : Specs.fields()) {
       var spec = field.spec();
       if (spec.optional()
-          && !field.get(c).isSaid()
-          && !field.path().equals("squeeze.gasketVolume")
-          && !field.group().equals("card")) {
+          && !field.get(c).isKnown()
+          && !field.path().equals("compression.gasketVolume")
+          && !field.group().equals("camCard")) {
         var given = field.get(c);
         // Two fills of one chamber differ.
         double more = field.path().equals("worksheet.secondFill") ? 1.2 : 1;
@@ -192,10 +192,14 @@ class EveryInputTest extends EngineTest {
 
   /** Torque with an exhaust port that loses nothing. */
   private static double freed(Combination c) {
-    var relief = java.util.Set.of(Relief.EXHAUST_PORT);
+    var relief = java.util.Set.of(RemovedLoss.EXHAUST_PORT);
     var run =
-        new SpeedRun(
-            BuiltEngine.asSpecified(c), Roles.live(c), Fidelity.LIVE.mesh(), relief, new Starts());
+        new OperatingPointSolver(
+            BuiltEngine.asSpecified(c),
+            RepresentativeCylinders.live(c),
+            Fidelity.LIVE.mesh(),
+            relief,
+            new WarmStarts());
     return run.run(SPEED, () -> false).torque();
   }
 

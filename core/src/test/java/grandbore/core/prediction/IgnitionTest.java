@@ -44,7 +44,7 @@ class IgnitionTest {
       assertThat(later.exhaustTemperature()).isGreaterThan(earlier.exhaustTemperature());
       // Half of the charge burns later by about what the spark is later (common practice, no
       // source).
-      assertThat(later.halfBurned()).isGreaterThan(earlier.halfBurned() + Math.toRadians(2));
+      assertThat(later.burned50()).isGreaterThan(earlier.burned50() + Math.toRadians(2));
     }
     // Two degrees to either side of top centre are neighbours: nothing happens at top centre.
     double step = points.get(1).torque() - points.get(2).torque();
@@ -55,11 +55,11 @@ class IgnitionTest {
   @Test
   void knockHoldsTheSparkPastTopCentreAndTheEngineRunsOn() {
     var c = DemoBuilds.paddockFour().combination();
-    var dish = c.squeeze().chamberVolume();
+    var dish = c.compression().chamberVolume();
     var tight =
         c.with("mixture.spark", Mixture.Spark.KNOCK_LIMITED)
             .with("mixture.fuel", FuelKind.values()[0])
-            .with("squeeze.chamberVolume", dish.with(0.72 * dish.si(), Provenance.CARD));
+            .with("compression.chamberVolume", dish.with(0.72 * dish.si(), Provenance.CARD));
     var p = at(tight, 1000);
     assertThat(p.spark()).isLessThan(Math.toRadians(6));
     assertThat(p.converged()).as(p.note()).isTrue();

@@ -44,7 +44,8 @@ class ManifoldsTest extends EngineTest {
   void everyNetworkKeepsMassAndEnergy(Combination c) {
     var engine = BuiltEngine.asSpecified(c);
     var parts = new EngineParts(c, Fidelity.LIVE.mesh());
-    var network = new EngineNetwork(parts, Roles.every(c), engine.clearanceArray());
+    var network =
+        new EngineNetwork(parts, RepresentativeCylinders.every(c), engine.clearanceArray());
     double speed = 5500 * Math.PI / 30;
     double piston = 2 * c.bottomEnd().stroke().si() * 5500 / 60;
     turn(network, speed, piston, 2);
@@ -80,7 +81,7 @@ class ManifoldsTest extends EngineTest {
   @Test
   void anOpenSpacerGivesADualPlaneItsTopBack() {
     var closed = CROSS.with("intake.manifold", Intake.Manifold.DUAL_PLANE);
-    closed = with(closed, "intake.meterFlow", 600, Measure.CUBIC_FEET_PER_MINUTE);
+    closed = with(closed, "intake.throttleFlow", 600, Measure.CUBIC_FEET_PER_MINUTE);
     var open = with(closed, "intake.planeWindow", 4, Measure.SQUARE_INCHES);
     var one = closed.with("intake.manifold", Intake.Manifold.PLENUM);
     double divided = point(closed, 6800, Fidelity.FULL).power();
@@ -165,9 +166,9 @@ class ManifoldsTest extends EngineTest {
   /** Two carburettors of a size pass what one of twice the size does. */
   @Test
   void twoMetersAreOneOfTwiceTheSize() {
-    var two = EIGHT.with("intake.meters", 2);
-    two = with(two, "intake.meterFlow", 400, Measure.CUBIC_FEET_PER_MINUTE);
-    var one = with(EIGHT, "intake.meterFlow", 800, Measure.CUBIC_FEET_PER_MINUTE);
+    var two = EIGHT.with("intake.throttles", 2);
+    two = with(two, "intake.throttleFlow", 400, Measure.CUBIC_FEET_PER_MINUTE);
+    var one = with(EIGHT, "intake.throttleFlow", 800, Measure.CUBIC_FEET_PER_MINUTE);
     double ratio =
         point(two, 6500, Fidelity.LIVE).torque() / point(one, 6500, Fidelity.LIVE).torque();
     assertThat(ratio).isCloseTo(1, within(1e-9));

@@ -54,7 +54,9 @@ class PredictionTest extends EngineTest {
       var engine = BuiltEngine.asSpecified(c);
       var network =
           new EngineNetwork(
-              new EngineParts(c, Fidelity.FULL.mesh()), Roles.every(c), engine.clearanceArray());
+              new EngineParts(c, Fidelity.FULL.mesh()),
+              RepresentativeCylinders.every(c),
+              engine.clearanceArray());
       double speed = 5000 * Math.PI / 30;
       double piston = 2 * c.bottomEnd().stroke().si() * 5000 / 60;
       for (double turned = 0; turned < 3 * Cylinder.CYCLE; ) {
@@ -103,7 +105,7 @@ class PredictionTest extends EngineTest {
       assertThat(p.residual()).isBetween(0.0, 0.15);
       assertThat(Math.toDegrees(p.spark())).isBetween(15.0, 48.0);
       // Half burned 5 to 11° after top centre at best torque: Heywood (1988), chapter 9.
-      assertThat(Math.toDegrees(p.halfBurned())).isBetween(3.0, 12.0);
+      assertThat(Math.toDegrees(p.burned50())).isBetween(3.0, 12.0);
       // Friction 100 to 300 kPa at speed: Heywood (1988), chapter 13.
       assertThat(p.fmep()).isBetween(80e3, 300e3);
     }
@@ -128,10 +130,18 @@ class PredictionTest extends EngineTest {
     double torque = base.peakTorque().orElseThrow().torque();
     double power = base.peakPower().orElseThrow().power();
     var squeezed =
-        live(with(EIGHT, "squeeze.chamberVolume", 49, Measure.CUBIC_CENTIMETRES), 4000, 7000, 500);
+        live(
+            with(EIGHT, "compression.chamberVolume", 49, Measure.CUBIC_CENTIMETRES),
+            4000,
+            7000,
+            500);
     assertThat(squeezed.peakPower().orElseThrow().power() / power).isBetween(1.005, 1.05);
     var strangled =
-        live(with(EIGHT, "intake.meterFlow", 350, Measure.CUBIC_FEET_PER_MINUTE), 4000, 7000, 500);
+        live(
+            with(EIGHT, "intake.throttleFlow", 350, Measure.CUBIC_FEET_PER_MINUTE),
+            4000,
+            7000,
+            500);
     assertThat(strangled.peakPower().orElseThrow().power()).isLessThan(0.92 * power);
     var bigger = live(with(EIGHT, "bottomEnd.bore", 4.094 + 0.03, Measure.INCHES), 4000, 7000, 500);
     assertThat(bigger.peakTorque().orElseThrow().torque()).isGreaterThan(torque);

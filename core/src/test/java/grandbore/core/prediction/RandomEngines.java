@@ -60,7 +60,7 @@ public final class RandomEngines {
     }
     if (random.nextDouble() < 0.3) {
       c = kept(c, "heads.intakeShares", shares(c.bottomEnd().cylinders()));
-      c = kept(c, "intake.meters", 1 + random.nextInt(4));
+      c = kept(c, "intake.throttles", 1 + random.nextInt(4));
     }
     return c;
   }

@@ -59,7 +59,7 @@ class RobustnessTest {
     long start = System.nanoTime();
     var engine = BuiltEngine.asSpecified(c);
     var point =
-        new SpeedRun(engine, fidelity.roles(engine), fidelity.mesh())
+        new OperatingPointSolver(engine, fidelity.roles(engine), fidelity.mesh())
             .run(rpm, () -> System.nanoTime() - start > LONGEST * 1e9);
     assertThat(point.note()).isNotEqualTo("cancelled");
     return point;

@@ -40,8 +40,8 @@ class RolesTest extends EngineTest {
   })
   void asManyAreSolvedAsSeeTheOthersDifferently(Arrangement layout, int placed, int live) {
     var c = layout.of(EIGHT);
-    assertThat(Roles.placed(c).each()).hasSize(placed);
-    assertThat(Roles.live(c).each()).hasSize(live);
+    assertThat(RepresentativeCylinders.placed(c).each()).hasSize(placed);
+    assertThat(RepresentativeCylinders.live(c).each()).hasSize(live);
     assertThat(Fidelity.LIVE.isExact(c)).isEqualTo(placed == live);
   }
 
@@ -51,7 +51,11 @@ class RolesTest extends EngineTest {
   void everyCylinderIsHeard(Arrangement layout) {
     var c = layout.of(EIGHT);
     var bottom = c.bottomEnd();
-    for (var roles : List.of(Roles.live(c), Roles.placed(c), Roles.every(c))) {
+    for (var roles :
+        List.of(
+            RepresentativeCylinders.live(c),
+            RepresentativeCylinders.placed(c),
+            RepresentativeCylinders.every(c))) {
       double onPlenum = 0;
       double onBanks = 0;
       for (var role : roles.each()) {
@@ -63,7 +67,7 @@ class RolesTest extends EngineTest {
           .isCloseTo((double) bottom.cylinders() / bottom.banks() * roles.banks(), within(1e-9));
     }
     var named =
-        Roles.full(BuiltEngine.asSpecified(c)).each().stream()
+        RepresentativeCylinders.full(BuiltEngine.asSpecified(c)).each().stream()
             .flatMap(r -> r.numbers().stream())
             .toList();
     assertThat(named).containsExactlyInAnyOrderElementsOf(bottom.firingOrder());
@@ -92,9 +96,10 @@ class RolesTest extends EngineTest {
   @MethodSource("turnedOntoThemselves")
   void symmetryChangesNothing(Combination c) {
     var engine = BuiltEngine.asSpecified(c);
-    var every = run(engine, Roles.every(c), 4000);
-    assertThat(Roles.full(engine).each()).hasSizeLessThan(c.bottomEnd().cylinders());
-    var reduced = run(engine, Roles.full(engine), 4000);
+    var every = run(engine, RepresentativeCylinders.every(c), 4000);
+    assertThat(RepresentativeCylinders.full(engine).each())
+        .hasSizeLessThan(c.bottomEnd().cylinders());
+    var reduced = run(engine, RepresentativeCylinders.full(engine), 4000);
     assertThat(reduced.torque() / every.torque()).isCloseTo(1, within(4e-3));
     for (int k = 0; k < every.cylinders().size(); k++) {
       var a = every.cylinders().get(k);
@@ -109,18 +114,18 @@ class RolesTest extends EngineTest {
   void whatDiffersIsSolved() {
     var differing = new ArrayList<>(Collections.nCopies(8, CROSS.clearanceVolume()));
     differing.set(3, 1.01 * CROSS.clearanceVolume());
-    assertThat(Roles.full(new BuiltEngine(CROSS, differing)).each()).hasSize(8);
-    assertThat(Roles.full(BuiltEngine.asSpecified(CROSS)).each()).hasSize(4);
+    assertThat(RepresentativeCylinders.full(new BuiltEngine(CROSS, differing)).each()).hasSize(8);
+    assertThat(RepresentativeCylinders.full(BuiltEngine.asSpecified(CROSS)).each()).hasSize(4);
     var stepped = CROSS.with("exhaust.kind", Exhaust.Kind.STEPPED);
-    assertThat(Roles.live(stepped).each()).hasSize(4);
+    assertThat(RepresentativeCylinders.live(stepped).each()).hasSize(4);
     var four = Arrangement.INLINE_4.of(stepped);
-    assertThat(Roles.live(four).each()).hasSize(2);
+    assertThat(RepresentativeCylinders.live(four).each()).hasSize(2);
     var tied = CROSS.with("exhaust.balance", Exhaust.Balance.PIPE);
-    assertThat(Roles.live(tied).each()).hasSize(8);
+    assertThat(RepresentativeCylinders.live(tied).each()).hasSize(8);
     var dual = CROSS.with("intake.manifold", Intake.Manifold.DUAL_PLANE);
-    assertThat(Roles.live(dual).each()).hasSize(1);
+    assertThat(RepresentativeCylinders.live(dual).each()).hasSize(1);
     var open = with(dual, "intake.planeWindow", 3, Measure.SQUARE_INCHES);
-    assertThat(Roles.live(open).each()).hasSize(4);
+    assertThat(RepresentativeCylinders.live(open).each()).hasSize(4);
   }
 
   /**
@@ -131,8 +136,8 @@ class RolesTest extends EngineTest {
   @CsvSource({"4500", "5500", "6500"})
   void theMeanOfABankIsNearTheBank(double rpm) {
     var engine = BuiltEngine.asSpecified(CROSS);
-    double live = run(engine, Roles.live(CROSS), rpm).torque();
-    double placed = run(engine, Roles.placed(CROSS), rpm).torque();
+    double live = run(engine, RepresentativeCylinders.live(CROSS), rpm).torque();
+    double placed = run(engine, RepresentativeCylinders.placed(CROSS), rpm).torque();
     assertThat(live / placed).isCloseTo(1, within(0.025));
   }
 
@@ -146,8 +151,8 @@ class RolesTest extends EngineTest {
     assertThat(placed / point(CROSS, rpm, Fidelity.FULL).torque()).isCloseTo(1, within(0.015));
   }
 
-  private static CurvePoint run(BuiltEngine engine, Roles roles, double rpm) {
-    var point = new SpeedRun(engine, roles, Fidelity.LIVE.mesh()).run(rpm, () -> false);
+  private static CurvePoint run(BuiltEngine engine, RepresentativeCylinders roles, double rpm) {
+    var point = new OperatingPointSolver(engine, roles, Fidelity.LIVE.mesh()).run(rpm, () -> false);
     assertThat(point.converged()).isTrue();
     return point;
   }

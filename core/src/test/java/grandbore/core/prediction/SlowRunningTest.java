@@ -39,7 +39,7 @@ class SlowRunningTest extends EngineTest {
   @Test
   void compressionRaisesTheGaugeAndALongCamLowersIt() {
     double base = cranked(EIGHT);
-    var squeezed = with(EIGHT, "squeeze.chamberVolume", 50, Measure.CUBIC_CENTIMETRES);
+    var squeezed = with(EIGHT, "compression.chamberVolume", 50, Measure.CUBIC_CENTIMETRES);
     assertThat(cranked(squeezed)).isGreaterThan(1.05 * base);
     var later = with(EIGHT, "cam.intakeCentreline", 113, Measure.DEGREES);
     assertThat(cranked(later)).isLessThan(0.98 * base);

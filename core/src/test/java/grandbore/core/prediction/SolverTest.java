@@ -86,9 +86,9 @@ class SolverTest extends EngineTest {
     }
   }
 
-  private static SpeedRun run(Combination c, Fidelity fidelity) {
+  private static OperatingPointSolver run(Combination c, Fidelity fidelity) {
     var engine = BuiltEngine.asSpecified(c);
-    return new SpeedRun(engine, fidelity.roles(engine), fidelity.mesh());
+    return new OperatingPointSolver(engine, fidelity.roles(engine), fidelity.mesh());
   }
 
   /** A settled state stays settled: ten cycles more change nothing to speak of. */
@@ -126,7 +126,8 @@ class SolverTest extends EngineTest {
   void theHillOfTheSparkIsSmooth() {
     var engine = BuiltEngine.asSpecified(EIGHT);
     var parts = new EngineParts(EIGHT, Fidelity.LIVE.mesh());
-    var network = new EngineNetwork(parts, Roles.live(EIGHT), engine.clearanceArray());
+    var network =
+        new EngineNetwork(parts, RepresentativeCylinders.live(EIGHT), engine.clearanceArray());
     double speed = 5700 * Math.PI / 30;
     double piston = 2 * EIGHT.bottomEnd().stroke().si() * 5700 / 60;
     var unit = network.units().getFirst();
@@ -166,7 +167,7 @@ class SolverTest extends EngineTest {
   @Test
   void aCurveThatStartsNearItsEndComesToTheSame() {
     var speeds = Predictor.speeds(3000, 7500, 500);
-    var starts = new Starts();
+    var starts = new WarmStarts();
     double longer = 1.01 * EIGHT.intake().runnerLength().si();
     var edits =
         List.of(
@@ -248,13 +249,17 @@ class SolverTest extends EngineTest {
     double last = 0;
     for (var relief :
         List.of(
-            Set.<Relief>of(),
-            Set.of(Relief.FRICTION),
-            Set.of(Relief.FRICTION, Relief.HEAT),
-            Set.of(Relief.FRICTION, Relief.HEAT, Relief.METER))) {
+            Set.<RemovedLoss>of(),
+            Set.of(RemovedLoss.FRICTION),
+            Set.of(RemovedLoss.FRICTION, RemovedLoss.HEAT),
+            Set.of(RemovedLoss.FRICTION, RemovedLoss.HEAT, RemovedLoss.METER))) {
       var run =
-          new SpeedRun(
-              BuiltEngine.asSpecified(EIGHT), Roles.live(EIGHT), mesh, relief, new Starts());
+          new OperatingPointSolver(
+              BuiltEngine.asSpecified(EIGHT),
+              RepresentativeCylinders.live(EIGHT),
+              mesh,
+              relief,
+              new WarmStarts());
       double torque = run.run(6000, () -> false).torque();
       assertThat(torque).isGreaterThan(last);
       last = torque;

@@ -10,8 +10,8 @@ import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Fidelity;
-import grandbore.core.prediction.Starts;
 import grandbore.core.prediction.WantedBand;
+import grandbore.core.prediction.WarmStarts;
 import grandbore.core.studies.CurvesStudy;
 import grandbore.core.studies.RunnerStudy;
 import java.time.Duration;
@@ -114,7 +114,7 @@ class RunQueueTest {
                       @Override
                       public grandbore.core.prediction.Curve solve(
                           Desk<grandbore.core.prediction.Curve> desk) {
-                        return desk.curve(FOUR, speeds, Fidelity.LIVE, new Starts());
+                        return desk.curve(FOUR, speeds, Fidelity.LIVE, new WarmStarts());
                       }
                     },
                     Urgency.LIVE)
@@ -200,7 +200,9 @@ class RunQueueTest {
   /** Every input is in the key by its number alone, but for those that only paper reads. */
   @Test
   void theKeyHoldsNumbersAndNothingElse() {
-    var paper = List.of("fits", "ratings", "card", "gear", "degreed", "brief", "worksheet");
+    var paper =
+        List.of(
+            "partSizes", "ratings", "camCard", "valveHardware", "degreed", "brief", "worksheet");
     var key = FOUR.key();
     for (var field : Specs.fields()) {
       var c = FOUR.combination();
@@ -209,7 +211,7 @@ class RunQueueTest {
       Combination told =
           field.with(c, new Given(is.si(), is.quantity(), from, is.spread() + 1, "as said"));
       assertThat(new BuiltEngine(told, FOUR.clearances()).key()).as(field.path()).isEqualTo(key);
-      if (is.isSaid()) {
+      if (is.isKnown()) {
         Combination moved;
         try {
           moved = field.with(c, is.with(is.si() * (1 + 1e-9), is.provenance()));

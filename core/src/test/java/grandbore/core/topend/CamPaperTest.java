@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check.Verdict;
-import grandbore.core.combination.Card;
+import grandbore.core.combination.CamCard;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Degreed;
 import grandbore.core.combination.Given;
@@ -41,8 +41,8 @@ class CamPaperTest {
   }
 
   private static Build card(Object... namesAndDegrees) {
-    var empty = EIGHT.combination().with(Specs.make(Card.class, Map.of()));
-    return EIGHT.with(said(empty, "card", namesAndDegrees));
+    var empty = EIGHT.combination().with(Specs.make(CamCard.class, Map.of()));
+    return EIGHT.with(said(empty, "camCard", namesAndDegrees));
   }
 
   private static Build wheel(Object... namesAndDegrees) {

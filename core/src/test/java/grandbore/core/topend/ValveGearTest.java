@@ -43,12 +43,12 @@ class ValveGearTest {
       double r = b.stroke().si() / 2;
       double l = b.rodLength().si();
       double pin = r * Math.cos(a) + Math.sqrt(l * l - r * r * Math.sin(a) * Math.sin(a));
-      double crown = pin + b.pinHeight().si() - c.squeeze().intakePocket().si();
+      double crown = pin + b.pinHeight().si() - c.compression().intakePocket().si();
       double open = lift.at(2 * Math.PI + a);
       double opened = open > 0 ? open + c.valveTrain().intakeLash().si() : 0;
       double edge =
           b.blockDeck().si()
-              + c.squeeze().gasketThickness().si()
+              + c.compression().gasketThickness().si()
               + c.heads().intakeRecess().si()
               - opened * Math.cos(alpha);
       double way = 0;
@@ -91,12 +91,13 @@ class ValveGearTest {
     assertThat(PistonToValve.intake(taught).closest().clearance()).isCloseTo(read, within(1e-9));
     assertThat(check(ValveGear.pistonToValve(EIGHT.with(taught)), "intake_to_piston").verdict())
         .isEqualTo(Verdict.CLOSE);
-    var tight = with(taught, "squeeze.intakePocket", 0.060, Measure.INCHES);
+    var tight = with(taught, "compression.intakePocket", 0.060, Measure.INCHES);
     assertThat(check(ValveGear.pistonToValve(EIGHT.with(tight)), "intake_to_piston").verdict())
         .isEqualTo(Verdict.BAD);
     assertThat(
             check(
-                    ValveGear.pistonToValve(eight("gear.intakePocketWidth", 2.05, Measure.INCHES)),
+                    ValveGear.pistonToValve(
+                        eight("valveHardware.intakePocketWidth", 2.05, Measure.INCHES)),
                     "intake_pocket")
                 .verdict())
         .isEqualTo(Verdict.BAD);
@@ -111,7 +112,9 @@ class ValveGearTest {
     double lift = EIGHT.combination().intakeLift() / INCH;
     assertThat(check(all, "coil_bind").says()).contains("%.4f in".formatted(1.880 - 1.165 - lift));
     assertThat(
-            check(ValveGear.springs(eight("gear.coilBind", 1.290, Measure.INCHES)), "coil_bind")
+            check(
+                    ValveGear.springs(eight("valveHardware.coilBind", 1.290, Measure.INCHES)),
+                    "coil_bind")
                 .verdict())
         .isEqualTo(Verdict.BAD);
     var c = EIGHT.combination();

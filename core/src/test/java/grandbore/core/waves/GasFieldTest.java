@@ -91,8 +91,8 @@ class GasFieldTest {
     for (int i = 0; i < cells; i++) {
       double x = (i + 0.5) / cells * length;
       double wave = height * Math.exp(-Math.pow((x - 0.7) / 0.07, 2));
-      double kelvin = 300 * (1 + wave / base * 0.4 / 1.4);
-      first.set(i, base + wave, kelvin, wave / (density * sound), 0);
+      double temperature = 300 * (1 + wave / base * 0.4 / 1.4);
+      first.set(i, base + wave, temperature, wave / (density * sound), 0);
     }
     var steps = Pipe.together(AIR, pipes);
     double time = 0;

@@ -9,7 +9,10 @@ import grandbore.core.build.Build;
 import grandbore.core.checks.Check.Verdict;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Brief;
-import grandbore.core.combination.Squeeze;
+import grandbore.core.combination.Compression;
+import grandbore.core.compression.EveningCost;
+import grandbore.core.compression.FuelStand;
+import grandbore.core.compression.RatioSolver;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.BandScore;
@@ -18,9 +21,6 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.SlowRunning;
-import grandbore.core.squeezing.EveningCost;
-import grandbore.core.squeezing.FuelStand;
-import grandbore.core.squeezing.RatioSolver;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -101,7 +101,7 @@ class BriefTest {
   @Test
   void theFuelsStandIsJudgedByBothSchoolsAndBySimulation() {
     var c = EIGHT.combination().with("mixture.fuel", FuelKind.PUMP_93);
-    var squeezed = with(c, "squeeze.chamberVolume", 50, Measure.CUBIC_CENTIMETRES);
+    var squeezed = with(c, "compression.chamberVolume", 50, Measure.CUBIC_CENTIMETRES);
     double[] margins = new double[2];
     int k = 0;
     for (var each : List.of(c, squeezed)) {
@@ -116,7 +116,7 @@ class BriefTest {
     assertThat(margins[1]).isLessThan(margins[0] - 2);
     var engine = BuiltEngine.asSpecified(squeezed);
     var run = PREDICTOR.predict(engine, List.of(6000.0), Fidelity.LIVE);
-    var iron = squeezed.with("squeeze.head", Squeeze.Head.IRON);
+    var iron = squeezed.with("compression.head", Compression.Head.IRON);
     assertThat(
             check(
                     FuelStand.of(EIGHT.with(iron), BuiltEngine.asSpecified(iron), run),

@@ -103,7 +103,8 @@ class FiguresTest {
         .isCloseTo((swept + volume) / volume, within(1e-9));
     assertThat(in("quench", Measure.INCHES)).isCloseTo(0.050, within(1e-9));
     // A gasket whose hole is not round counts by its volume.
-    var shaped = with(EIGHT.combination(), "squeeze.gasketVolume", 9.5, Measure.CUBIC_CENTIMETRES);
+    var shaped =
+        with(EIGHT.combination(), "compression.gasketVolume", 9.5, Measure.CUBIC_CENTIMETRES);
     double round = Math.PI / 4 * 4.140 * 4.140 * 0.038 * cubicInch;
     assertThat(figures(EIGHT.with(shaped)).get("clearance_volume").si() * 1e6)
         .isCloseTo(volume - round + 9.5, within(1e-6));
@@ -143,8 +144,9 @@ class FiguresTest {
                 "blockDeck",
                     b.blockDeck()
                         .with(b.blockDeck().si() + (stroke - 3.05) / 2 * IN, Provenance.CARD)));
-    var chamber = EIGHT.combination().squeeze().chamberVolume();
-    var c = EIGHT.combination().with("squeeze.chamberVolume", chamber.with(66e-6, Provenance.CARD));
+    var chamber = EIGHT.combination().compression().chamberVolume();
+    var c =
+        EIGHT.combination().with("compression.chamberVolume", chamber.with(66e-6, Provenance.CARD));
     var rule = figures(EIGHT.with(c.with(bottom))).get("separation_rule");
     assertThat(Math.toDegrees(rule.si())).isCloseTo(degrees, within(0.05));
   }
@@ -187,7 +189,8 @@ class FiguresTest {
     var c = EIGHT.combination();
     double dish = f.get("ratio_by_dish").si();
     var domed =
-        c.with("squeeze.pistonVolume", c.squeeze().pistonVolume().with(dish, Provenance.CARD));
+        c.with(
+            "compression.pistonVolume", c.compression().pistonVolume().with(dish, Provenance.CARD));
     assertThat(domed.staticRatio()).isCloseTo(11.5, within(1e-9));
     assertThat(f).doesNotContainKeys("piston_by_fill", "plan_by_fills", "mill_depth");
     var milled = with(c, "worksheet.chamberWanted", 54, Measure.CUBIC_CENTIMETRES);

@@ -2,9 +2,9 @@ package grandbore.desktop.bench;
 
 import grandbore.core.clearances.Bands;
 import grandbore.core.clearances.Doubt;
-import grandbore.core.clearances.Doubts;
 import grandbore.core.clearances.Ledger;
 import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Plausibility;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Reading.Side;
 import grandbore.core.clearances.ToDo;
@@ -127,7 +127,7 @@ final class ReadingsView extends VBox {
       button.setOnAction(e -> choose(m));
       choices.getChildren().add(button);
     }
-    doubts = Doubts.of(ledger, build.units());
+    doubts = Plausibility.of(ledger, build.units());
     plan.show(ledger, doubts, measurement, nextPlace, nextSide);
     taken.show(measurement);
     rule.show(measurement, ledger);

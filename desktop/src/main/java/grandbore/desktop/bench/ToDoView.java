@@ -1,6 +1,6 @@
 package grandbore.desktop.bench;
 
-import grandbore.core.clearances.Doubts;
+import grandbore.core.clearances.Plausibility;
 import grandbore.core.clearances.ToDo;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
@@ -47,7 +47,7 @@ final class ToDoView extends VBox {
     var ledger = session.ledger();
     var units = session.build().units();
     doubts.getChildren().clear();
-    for (var d : Doubts.of(ledger, units)) {
+    for (var d : Plausibility.of(ledger, units)) {
       String where = d.place() == 0 ? "all" : d.measurement().at(d.place(), d.side());
       var head = words("✕ %s, %s: %s".formatted(d.measurement().label(), where, d.says()));
       head.getStyleClass().add("outside");

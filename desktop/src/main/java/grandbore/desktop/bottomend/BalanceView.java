@@ -30,7 +30,7 @@ final class BalanceView {
                 "weights.bearing",
                 "weights.oil",
                 "weights.balanceFactor",
-                "fits.boreSpacing")
+                "partSizes.boreSpacing")
             .put(
                 "Balance shafts",
                 Page.choice(session, "Balance shafts", "weights.shafts", BalanceShafts.class)),

@@ -191,7 +191,7 @@ final class ForcesView extends VBox {
                 "Cylinder 1 at %,.0f rpm: simulated pressure and the inertia of the reciprocating"
                     + " masses.",
                 trace.point().rpm())
-            : "✕ This speed did not settle: " + trace.point().note());
+            : "✕ This speed did not converge: " + trace.point().note());
   }
 
   /** These lines and the same of the build laid over, where there is one. */

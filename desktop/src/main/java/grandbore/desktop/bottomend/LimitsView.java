@@ -35,14 +35,14 @@ final class LimitsView extends VBox {
             new FigureRows(session, "mean_piston_speed", "peak_piston_speed", "peak_acceleration"),
             new InputGrid(session)
                 .with(
-                    "fits.ringWidth",
+                    "partSizes.ringWidth",
                     "bottomEnd.stroke",
                     "heads.intakeAngle",
                     "heads.exhaustAngle",
                     "heads.intakeRecess",
                     "heads.exhaustRecess",
-                    "squeeze.intakePocket",
-                    "squeeze.exhaustPocket"),
+                    "compression.intakePocket",
+                    "compression.exhaustPocket"),
             Page.caution(
                 "Parts that are overspeeded fail without warning and are thrown. These limits are"
                     + " common practice and no guarantee; the part's maker goes before them."));
@@ -70,7 +70,7 @@ final class LimitsView extends VBox {
     }
     var lines = new ArrayList<Line>();
     lines.add(new Line("piston", x, y));
-    double width = build.combination().fits().ringWidth().si();
+    double width = build.combination().partSizes().ringWidth().si();
     double flutter = Overspeed.flutter(crank, width);
     double stands = unit.fromSi(shape * flutter * flutter);
     lines.add(

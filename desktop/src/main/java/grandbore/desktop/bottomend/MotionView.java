@@ -112,7 +112,7 @@ final class MotionView extends VBox {
     var names = new ArrayList<String>();
     cranks.add(crank(c, c.bottomEnd().rodLength().si()));
     names.add("this rod");
-    if (c.worksheet().otherRod().isSaid()) {
+    if (c.worksheet().otherRod().isKnown()) {
       cranks.add(crank(c, c.worksheet().otherRod().si()));
       names.add("the other rod");
     }
@@ -172,7 +172,7 @@ final class MotionView extends VBox {
   private void compare() {
     var engine = session.engine();
     var c = engine.combination();
-    boolean asked = c.worksheet().otherRod().isSaid();
+    boolean asked = c.worksheet().otherRod().isKnown();
     difference.setVisible(asked && with != null);
     difference.setManaged(difference.isVisible());
     if (!asked) {
@@ -219,7 +219,9 @@ final class MotionView extends VBox {
         "other rod less this one: %, " + p.symbol(),
         List.of(
             change("torque, %", first, second, q -> q.torque(), true, 100),
-            change("filling, %", first, second, CurvePoint::volumetricEfficiency, true, 100),
+            change(
+                "volumetric efficiency, %",
+                first, second, CurvePoint::volumetricEfficiency, true, 100),
             change("friction, " + p.symbol(), first, second, q -> p.fromSi(q.fmep()), false, 1)));
     difference.setVisible(true);
     difference.setManaged(true);

@@ -40,12 +40,12 @@ final class SectionView {
                 "Cylinders counted",
                 Page.choice(
                     session, "Cylinders counted", "bottomEnd.numbering", BottomEnd.Numbering.class))
-            .with("fits.bankAngle", "fits.bankOffset")
+            .with("partSizes.bankAngle", "partSizes.bankOffset")
             .always()
             .with(
                 "bottomEnd.pinOffset",
                 "bottomEnd.mainJournal",
                 "bottomEnd.rodJournal",
-                "fits.boreSpacing"));
+                "partSizes.boreSpacing"));
   }
 }

@@ -1,6 +1,6 @@
 package grandbore.desktop.bottomend;
 
-import grandbore.core.combination.Fits;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.Specs;
 import grandbore.core.mechanics.PartsFit;
 import grandbore.core.mechanics.StackUp;
@@ -38,23 +38,27 @@ final class StackView {
     session.buildProperty().subscribe(b -> fits.show(PartsFit.of(b)));
     return new VBox(
         10,
-        Page.part("Stack: deck height = throw + rod + pin height + deck clearance"),
+        Page.part("Stack: deck height = throw + rod + compression height + deck clearance"),
         new InputGrid(session).with("worksheet.deckWanted"),
         solved,
         Page.part("Do the parts go together"),
         new CrankDrawing(session, look),
         new InputGrid(session)
             .with(
-                "fits.mainHousing",
-                "fits.mainShell",
-                "fits.rodHousing",
-                "fits.rodShell",
-                "fits.pin",
-                "fits.pistonBore",
-                "fits.rodBore")
+                "partSizes.mainHousing",
+                "partSizes.mainShell",
+                "partSizes.rodHousing",
+                "partSizes.rodShell",
+                "partSizes.pin",
+                "partSizes.pistonBore",
+                "partSizes.rodBore")
             .put(
                 "Pistons",
-                Page.choice(session, "Pistons", "fits.pistonMaterial", Fits.PistonMaterial.class)),
+                Page.choice(
+                    session,
+                    "Pistons",
+                    "partSizes.pistonMaterial",
+                    PartSizes.PistonMaterial.class)),
         fits);
   }
 }

@@ -75,13 +75,13 @@ public final class BreathingPage {
             .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
             .put(
                 "Carburettors or throttles",
-                new CountField(session, "Carburettors or throttles", "intake.meters", 12))
+                new CountField(session, "Carburettors or throttles", "intake.throttles", 12))
             .always()
-            .with("intake.meterFlow", "intake.ratingDepression")
+            .with("intake.throttleFlow", "intake.ratingDepression")
             .with("intake.runnerTurn")
             .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
             .with("intake.spacerHeight")
-            .when(c -> c.intake().spacerHeight().isSaid())
+            .when(c -> c.intake().spacerHeight().isKnown())
             .with("intake.spacerOpening")
             .when(c -> c.intake().manifold() == Intake.Manifold.DUAL_PLANE)
             .with("intake.planeWindow");

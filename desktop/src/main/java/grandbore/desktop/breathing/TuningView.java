@@ -57,7 +57,7 @@ final class TuningView extends VBox {
                 .with(
                     "intake.runnerLength",
                     "heads.intakePortLength",
-                    "intake.meterFlow",
+                    "intake.throttleFlow",
                     "intake.ratingDepression"),
             new RunnerSweep(session, curves, look),
             loss,

@@ -154,7 +154,7 @@ final class WavesView extends VBox {
           status.setText(
               t.point().converged()
                   ? String.format(Locale.US, "Cylinder 1 at %,.0f rpm, every cylinder solved.", at)
-                  : "✕ This speed did not settle: " + t.point().note());
+                  : "✕ This speed did not converge: " + t.point().note());
           traces();
           draw();
         });

@@ -44,12 +44,12 @@ final class CardView extends VBox {
     label(grid, 2, 0, "exhaust", "unit");
     for (int i = 0; i < ROWS.length; i++) {
       label(grid, 0, i + 1, ROWS[i][0], "input-label");
-      grid.add(new InputField(session, "card.intake" + ROWS[i][1]), 1, i + 1);
-      grid.add(new InputField(session, "card.exhaust" + ROWS[i][1]), 2, i + 1);
+      grid.add(new InputField(session, "camCard.intake" + ROWS[i][1]), 1, i + 1);
+      grid.add(new InputField(session, "camCard.exhaust" + ROWS[i][1]), 2, i + 1);
     }
     label(grid, 0, ROWS.length + 1, "separation; advance", "input-label");
-    grid.add(new InputField(session, "card.separation"), 1, ROWS.length + 1);
-    grid.add(new InputField(session, "card.advance"), 2, ROWS.length + 1);
+    grid.add(new InputField(session, "camCard.separation"), 1, ROWS.length + 1);
+    grid.add(new InputField(session, "camCard.advance"), 2, ROWS.length + 1);
     comes.setId("card-comes");
     comes.setWrapText(true);
     take.setId("take-card");

@@ -44,7 +44,7 @@ final class DegreeView extends VBox {
                     "degreed.intakeBack",
                     "degreed.exhaustBack",
                     "degreed.wanted",
-                    "gear.gearStep")
+                    "valveHardware.gearStep")
                 .when(c -> c.valveTrain().shafts() == ValveTrain.Shafts.TWO)
                 .with("degreed.exhaustWanted"),
             checks,

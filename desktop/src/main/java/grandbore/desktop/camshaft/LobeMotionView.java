@@ -47,11 +47,11 @@ final class LobeMotionView extends VBox {
             new FigureRows(session, "intake_tappet_wanted", "exhaust_tappet_wanted"),
             new InputGrid(session)
                 .with(
-                    "gear.baseCircle",
-                    "gear.roller",
-                    "gear.rockerArm",
-                    "gear.tipRise",
-                    "gear.stem"));
+                    "valveHardware.baseCircle",
+                    "valveHardware.roller",
+                    "valveHardware.rockerArm",
+                    "valveHardware.tipRise",
+                    "valveHardware.stem"));
     WhenSeen.refresh(this, this::refresh, session.buildProperty());
   }
 

@@ -3,8 +3,8 @@ package grandbore.desktop.camshaft;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
-import grandbore.core.combination.Fits;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.Provenance;
 import grandbore.core.mechanics.RodStretch;
 import grandbore.core.topend.ValveGear;
@@ -63,17 +63,18 @@ final class PistonView extends VBox {
                 .with(
                     "heads.intakeRecess",
                     "heads.exhaustRecess",
-                    "squeeze.intakePocket",
-                    "squeeze.exhaustPocket",
+                    "compression.intakePocket",
+                    "compression.exhaustPocket",
                     "heads.intakeAngle",
                     "heads.exhaustAngle",
-                    "gear.intakePocketWidth",
-                    "gear.exhaustPocketWidth",
-                    "gear.pocketOff")
+                    "valveHardware.intakePocketWidth",
+                    "valveHardware.exhaustPocketWidth",
+                    "valveHardware.pocketOff")
                 .put(
                     "Rods of",
-                    Page.choice(session, "Rods of", "fits.rodMaterial", Fits.RodMaterial.class))
-                .with("fits.rodSection"),
+                    Page.choice(
+                        session, "Rods of", "partSizes.rodMaterial", PartSizes.RodMaterial.class))
+                .with("partSizes.rodSection"),
             atSpeed,
             Page.part("Measured at this timing, with clay or a checking spring"),
             new InputGrid(session).with("worksheet.intakeRead", "worksheet.exhaustRead"),
@@ -106,8 +107,8 @@ final class PistonView extends VBox {
     var x = new double[ROWS + 1];
     var in = new double[ROWS + 1];
     var out = new double[ROWS + 1];
-    boolean knowsIn = c.heads().intakeRecess().isSaid();
-    boolean knowsOut = c.heads().exhaustRecess().isSaid();
+    boolean knowsIn = c.heads().intakeRecess().isKnown();
+    boolean knowsOut = c.heads().exhaustRecess().isKnown();
     var first = PistonToValve.intake(c);
     var second = PistonToValve.exhaust(c);
     for (int i = 0; i <= ROWS; i++) {
@@ -138,10 +139,10 @@ final class PistonView extends VBox {
         session.build().speeds().points(SPEEDS).stream().mapToDouble(Double::doubleValue).toArray();
     var speeds = Arrays.stream(rpm).map(Measure.RPM::toSi).toArray();
     var lines = new ArrayList<Line>();
-    if (c.heads().intakeRecess().isSaid()) {
+    if (c.heads().intakeRecess().isKnown()) {
       lines.add(line("intake", rpm, RodStretch.clearances(c, true, speeds), unit));
     }
-    if (c.heads().exhaustRecess().isSaid()) {
+    if (c.heads().exhaustRecess().isKnown()) {
       lines.add(line("exhaust", rpm, RodStretch.clearances(c, false, speeds), unit));
     }
     var nearer = Arrays.stream(speeds).map(w -> RodStretch.nearer(c, w)).toArray();
@@ -165,7 +166,7 @@ final class PistonView extends VBox {
   private double read(boolean in) {
     var c = session.build().combination();
     var said = in ? c.worksheet().intakeRead() : c.worksheet().exhaustRead();
-    if (said.isSaid()) {
+    if (said.isKnown()) {
       return said.si();
     }
     return session

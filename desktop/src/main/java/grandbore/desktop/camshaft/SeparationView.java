@@ -136,7 +136,7 @@ final class SeparationView extends VBox {
   /** What the pulls of the worksheet say, once they and the line are known. */
   private void judge() {
     var seen = session.build().combination().worksheet().rockerGain();
-    test.setText(judged == null || !seen.isSaid() ? "" : judged.apply(seen.si()));
+    test.setText(judged == null || !seen.isKnown() ? "" : judged.apply(seen.si()));
   }
 
   private void again() {

@@ -26,24 +26,28 @@ final class SpringsView extends VBox {
                 .with(
                     "valveTrain.springSeat",
                     "valveTrain.springRate",
-                    "gear.installedHeight",
-                    "gear.coilBind",
-                    "gear.retainerRoom",
+                    "valveHardware.installedHeight",
+                    "valveHardware.coilBind",
+                    "valveHardware.retainerRoom",
                     "valveTrain.stiffness",
                     "valveTrain.intakeMass",
                     "valveTrain.exhaustMass"),
             Page.part("Moving mass from its parts"),
             new InputGrid(session)
-                .with("gear.valveMass", "gear.retainerMass", "gear.springMass", "gear.rockerMass")
+                .with(
+                    "valveHardware.valveMass",
+                    "valveHardware.retainerMass",
+                    "valveHardware.springMass",
+                    "valveHardware.rockerMass")
                 .when(c -> isPushrod(c.valveTrain().follower()))
-                .with("gear.tappetMass", "gear.pushrodMass"),
+                .with("valveHardware.tappetMass", "valveHardware.pushrodMass"),
             new SolvedRows(
                 session,
                 List.of(
                     new SolvedRows.Solved(
                         "mass_at_valve",
                         Specs.field("valveTrain.intakeMass"),
-                        c -> c.gear().atValve(c.valveTrain().intakeRocker().si()),
+                        c -> c.valveHardware().atValve(c.valveTrain().intakeRocker().si()),
                         c -> true))),
             new FigureRows(session, "intake_lift", "exhaust_lift", "spring_open"),
             checks,

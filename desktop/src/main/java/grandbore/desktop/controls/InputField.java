@@ -79,7 +79,7 @@ public final class InputField extends VBox {
   private void refresh() {
     var build = session.build();
     var given = field.get(session.engine().combination());
-    boolean unsaid = field.spec().optional() && !given.isSaid();
+    boolean unsaid = field.spec().optional() && !given.isKnown();
     text.show(unsaid ? "" : quantity().number(given.si(), build.units()));
     unit.setText(symbol(quantity(), build.units()));
     mark.show(given.provenance());

@@ -4,14 +4,14 @@ import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Brief;
+import grandbore.core.combination.Compression;
 import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Fits;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Nitrous;
-import grandbore.core.combination.Squeeze;
+import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Weights;
 import grandbore.core.gas.FuelKind;
@@ -64,7 +64,7 @@ public final class Words {
           switch (k) {
             case CAST_MANIFOLD -> "cast manifold";
             case HEADERS -> "headers, into one";
-            case STEPPED -> "headers, in steps";
+            case STEPPED -> "headers, 4-2-1 or 6-2-1";
           };
       case Exhaust.Outlet o ->
           switch (o) {
@@ -121,7 +121,7 @@ public final class Words {
             case NONE -> "none";
             case SECONDARY_PAIR -> "a pair, twice the speed";
           };
-      case Squeeze.Head h ->
+      case Compression.Head h ->
           switch (h) {
             case ALUMINIUM -> "aluminium";
             case IRON -> "iron";
@@ -149,17 +149,17 @@ public final class Words {
             case RADIUS_OR_PIPE -> "entry radius, or pipe";
             case MANIFOLD -> "manifold or header";
           };
-      case Fits.RodMaterial m ->
+      case PartSizes.RodMaterial m ->
           switch (m) {
             case STEEL -> "steel";
             case ALUMINIUM -> "aluminium";
             case TITANIUM -> "titanium";
           };
-      case Fits.PistonMaterial m ->
+      case PartSizes.PistonMaterial m ->
           switch (m) {
             case FORGED_LOW_EXPANSION -> "forged, low growth";
             case FORGED_HIGH_TOUGHNESS -> "forged, tough";
-            case HYPEREUTECTIC -> "cast, high silicon";
+            case HYPEREUTECTIC -> "hypereutectic, cast";
           };
       default -> choice.name();
     };

@@ -249,7 +249,7 @@ final class CurveChart extends StackPane {
         .ifPresent(at -> peak(1, at.rpm(), power(at.power()), ABOVE, Palette.awt(p.power())));
     for (var point : curve.points()) {
       if (!point.converged()) {
-        var mark = text("✕ not settled", point.rpm(), 0.05 * torqueTop, Palette.awt(p.soft()));
+        var mark = text("✕ not converged", point.rpm(), 0.05 * torqueTop, Palette.awt(p.soft()));
         mark.setRotationAngle(-Math.PI / 2);
         plot.addAnnotation(mark);
       }

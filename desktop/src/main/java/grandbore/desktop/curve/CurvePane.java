@@ -120,7 +120,7 @@ public final class CurvePane extends VBox {
       return "no curve yet";
     }
     String failures =
-        state.failures().isEmpty() ? "" : "; not settled: " + String.join("; ", state.failures());
+        state.failures().isEmpty() ? "" : "; not converged: " + String.join("; ", state.failures());
     String thin = over == null ? "" : "; thin: " + over.build().name();
     return "%s%s%s".formatted(kind, failures, thin);
   }
@@ -154,7 +154,7 @@ public final class CurvePane extends VBox {
     add("rpm", "%,.0f", p.rpm());
     add(us ? "lb·ft" : "N·m", "%.0f", us ? p.torque() / Measure.POUND_FEET.toSi(1) : p.torque());
     add(us ? "hp" : "kW", "%.0f", (us ? Measure.HORSEPOWER : Measure.KILOWATTS).fromSi(p.power()));
-    add("% volumetric", "%.0f", 100 * p.volumetricEfficiency());
+    add("% volumetric efficiency", "%.0f", 100 * p.volumetricEfficiency());
     add("° spark", "%.0f", Math.toDegrees(p.spark()));
     add("kPa friction", "%.0f", p.fmep() / 1e3);
     add("kPa pumping", "%.0f", p.pmep() / 1e3);

@@ -4,7 +4,7 @@ import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.EngineKey;
 import grandbore.core.prediction.Fidelity;
-import grandbore.core.prediction.Starts;
+import grandbore.core.prediction.WarmStarts;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Run;
 import grandbore.core.runs.RunQueue;
@@ -32,13 +32,13 @@ public final class CurveService implements AutoCloseable {
 
   /** Solves curves: the wave model, or in a test what stands for it. */
   @FunctionalInterface
-  interface Solver {
+  public interface Solver {
     Curve solve(
         Desk<Curve> desk,
         BuiltEngine engine,
         List<Double> speeds,
         Fidelity fidelity,
-        Starts starts);
+        WarmStarts starts);
   }
 
   /** One curve; a sketch of it, where there is one, is shown before. */
@@ -46,8 +46,8 @@ public final class CurveService implements AutoCloseable {
       BuiltEngine engine,
       List<Double> speeds,
       Fidelity fidelity,
-      Starts starts,
-      Optional<Starts> sketch,
+      WarmStarts starts,
+      Optional<WarmStarts> sketch,
       Solver solver)
       implements Study<Curve> {
     @Override
@@ -77,10 +77,10 @@ public final class CurveService implements AutoCloseable {
   private final Solver solver;
 
   /** Each curve starts from where its own last one ended. */
-  private final Starts starts = new Starts();
+  private final WarmStarts starts = new WarmStarts();
 
-  private final Starts startsOfSketch = new Starts();
-  private final Starts startsOver = new Starts();
+  private final WarmStarts startsOfSketch = new WarmStarts();
+  private final WarmStarts startsOver = new WarmStarts();
   private final ReadOnlyObjectWrapper<CurveState> state =
       new ReadOnlyObjectWrapper<>(CurveState.EMPTY);
   private final ReadOnlyObjectWrapper<Curve> over = new ReadOnlyObjectWrapper<>();
@@ -99,15 +99,15 @@ public final class CurveService implements AutoCloseable {
   private List<Double> shownSpeeds;
 
   public CurveService(Session session) {
-    this(session, null);
+    this(session, Desk::curve);
   }
 
   /**
-   * @param solver null for the wave model
+   * @param solver what solves the curve; the wave model is {@code Desk::curve}
    */
-  CurveService(Session session, Solver solver) {
+  public CurveService(Session session, Solver solver) {
     this.session = session;
-    this.solver = solver == null ? Desk::curve : solver;
+    this.solver = solver;
     session.benchProperty().subscribe(b -> live());
     session.overProperty().subscribe(o -> over());
     session.buildProperty().subscribe(b -> over());
@@ -234,7 +234,7 @@ public final class CurveService implements AutoCloseable {
             sketches ? 2 * speeds.size() : speeds.size(),
             last.milliseconds(),
             ""));
-    var sketch = sketches ? Optional.of(startsOfSketch) : Optional.<Starts>empty();
+    var sketch = sketches ? Optional.of(startsOfSketch) : Optional.<WarmStarts>empty();
     var run =
         runs.submit(
             new Wanted(engine, speeds, fidelity, starts, sketch, solver),

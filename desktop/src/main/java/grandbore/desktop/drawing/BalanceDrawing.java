@@ -65,7 +65,7 @@ public final class BalanceDrawing extends Drawing {
         width * 0.835,
         r,
         Quantity.TORQUE,
-        one * c.fits().boreSpacing().si(),
+        one * c.partSizes().boreSpacing().si(),
         "couple",
         Shake::coupleX,
         Shake::coupleY);

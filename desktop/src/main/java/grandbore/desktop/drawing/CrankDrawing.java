@@ -17,12 +17,12 @@ public final class CrankDrawing extends Drawing {
   private static final double CHEEK = 0.016;
   private static final int ARC = 40;
 
-  private final InputField counterweight = input("fits.counterweightRadius");
-  private final InputField skirt = input("fits.skirtBelowPin");
-  private final InputField journalWidth = input("fits.journalWidth");
-  private final InputField rodWidth = input("fits.rodWidth");
-  private final InputField shellWidth = input("fits.shellWidth");
-  private final InputField fillet = input("fits.fillet");
+  private final InputField counterweight = input("partSizes.counterweightRadius");
+  private final InputField skirt = input("partSizes.skirtBelowPin");
+  private final InputField journalWidth = input("partSizes.journalWidth");
+  private final InputField rodWidth = input("partSizes.rodWidth");
+  private final InputField shellWidth = input("partSizes.shellWidth");
+  private final InputField fillet = input("partSizes.fillet");
 
   public CrankDrawing(Session session, Look look) {
     super(session, look, HEIGHT);
@@ -37,11 +37,11 @@ public final class CrankDrawing extends Drawing {
   private void end(Pen pen, Palette palette, double height) {
     var c = session().engine().combination();
     var b = c.bottomEnd();
-    var f = c.fits();
+    var f = c.partSizes();
     double t = b.stroke().si() / 2;
     double weight =
-        f.counterweightRadius().isSaid() ? f.counterweightRadius().si() : 0.9 * b.stroke().si();
-    double below = f.skirtBelowPin().isSaid() ? f.skirtBelowPin().si() : 0.8 * b.pinHeight().si();
+        f.counterweightRadius().isKnown() ? f.counterweightRadius().si() : 0.9 * b.stroke().si();
+    double below = f.skirtBelowPin().isKnown() ? f.skirtBelowPin().si() : 0.8 * b.pinHeight().si();
     double up = b.rodLength().si() - t + b.pinHeight().si();
     double down = Math.max(weight, t + b.rodJournal().si());
     double scale = (height - 44) / (up + down);
@@ -89,7 +89,7 @@ public final class CrankDrawing extends Drawing {
         right + 26,
         Math.max(topY - 2, 140));
     pen.text("bottom centre, to scale", palette.soft(), TextAlignment.LEFT, 8, 12);
-    if (f.counterweightRadius().isSaid() && f.skirtBelowPin().isSaid()) {
+    if (f.counterweightRadius().isKnown() && f.skirtBelowPin().isKnown()) {
       pen.text(
           "apart "
               + Quantity.CLEARANCE.show(
@@ -118,14 +118,14 @@ public final class CrankDrawing extends Drawing {
     double top = pinY - b.pinHeight().si() * scale;
     double foot =
         pinY
-            + (c.fits().skirtBelowPin().isSaid()
-                    ? c.fits().skirtBelowPin().si()
+            + (c.partSizes().skirtBelowPin().isKnown()
+                    ? c.partSizes().skirtBelowPin().si()
                     : 0.8 * b.pinHeight().si())
                 * scale;
     pen.ghost(cx - half, top, cx + half, top, cx + half, foot, cx - half, foot);
     pen.ghostCircle(cx, crankY + t * scale, b.rodJournal().si() / 2 * scale);
-    if (c.fits().counterweightRadius().isSaid()) {
-      pen.ghostCircle(cx, crankY, c.fits().counterweightRadius().si() * scale);
+    if (c.partSizes().counterweightRadius().isKnown()) {
+      pen.ghostCircle(cx, crankY, c.partSizes().counterweightRadius().si() * scale);
     }
     pen.text("dashed: " + over.build().name(), palette.power(), TextAlignment.LEFT, 8, height - 10);
   }
@@ -133,12 +133,12 @@ public final class CrankDrawing extends Drawing {
   private void cut(Pen pen, Palette palette, double width, double height) {
     var c = session().engine().combination();
     var b = c.bottomEnd();
-    var f = c.fits();
+    var f = c.partSizes();
     int rods = Balance.rodsOnThrow(c);
-    double rod = f.rodWidth().isSaid() ? f.rodWidth().si() : 0.0238;
-    double journal = f.journalWidth().isSaid() ? f.journalWidth().si() : rods * rod + 0.0004;
-    double shell = f.shellWidth().isSaid() ? f.shellWidth().si() : 0.8 * rod;
-    double r = f.fillet().isSaid() ? f.fillet().si() : 0.0025;
+    double rod = f.rodWidth().isKnown() ? f.rodWidth().si() : 0.0238;
+    double journal = f.journalWidth().isKnown() ? f.journalWidth().si() : rods * rod + 0.0004;
+    double shell = f.shellWidth().isKnown() ? f.shellWidth().si() : 0.8 * rod;
+    double r = f.fillet().isKnown() ? f.fillet().si() : 0.0025;
     double left = Math.min(330, width - 244);
     double room = width - left - 16;
     double scale = Math.min(room / (journal + 2 * CHEEK + 0.03), 104 / b.rodJournal().si());

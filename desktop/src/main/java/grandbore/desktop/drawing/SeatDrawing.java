@@ -53,8 +53,8 @@ public final class SeatDrawing extends Drawing {
   void draw(Pen pen, Palette palette, double width, double height) {
     var c = session().engine().combination();
     double scale = 0.30 * width / Math.max(c.heads().intakeValve().si(), 0.02);
-    side(pen, palette, of(c, true), c.gear().stem().si(), 0.25 * width, scale);
-    side(pen, palette, of(c, false), c.gear().stem().si(), 0.75 * width, scale);
+    side(pen, palette, of(c, true), c.valveHardware().stem().si(), 0.25 * width, scale);
+    side(pen, palette, of(c, false), c.valveHardware().stem().si(), 0.75 * width, scale);
     pen.text("to scale", palette.soft(), TextAlignment.LEFT, 8, height - 8);
   }
 
@@ -81,7 +81,7 @@ public final class SeatDrawing extends Drawing {
   }
 
   private static double known(Given g, double otherwise) {
-    return g.isSaid() ? g.si() : otherwise;
+    return g.isKnown() ? g.si() : otherwise;
   }
 
   private void side(Pen pen, Palette palette, Side s, double stem, double x, double scale) {

@@ -46,7 +46,7 @@ public final class SetupDrawing extends Drawing {
         pen.dashed(palette.dye(), x + 28, 4, x + 28, 40);
         pen.circle(palette.panel(), x, 78, 9);
         pen.text(
-            "thrust side, then the opposite one, square to the pin",
+            "thrust side, then anti-thrust side, square to the pin",
             palette.ink(),
             TextAlignment.LEFT,
             x + 70,

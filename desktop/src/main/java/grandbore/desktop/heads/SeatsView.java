@@ -21,7 +21,7 @@ final class SeatsView extends VBox {
     getChildren()
         .addAll(
             new SeatDrawing(session, look),
-            new InputGrid(session).with("gear.stem", "gear.valveMass"),
+            new InputGrid(session).with("valveHardware.stem", "valveHardware.valveMass"),
             checks,
             Page.hint(
                 "With seat and throat known, the thin line of the flow drawing and the discharge"

@@ -1,7 +1,7 @@
 package grandbore.desktop.results;
 
 import grandbore.core.prediction.LossAccount;
-import grandbore.core.prediction.Relief;
+import grandbore.core.prediction.RemovedLoss;
 import grandbore.desktop.look.Look;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -31,7 +31,7 @@ public final class LossPane extends VBox {
     var unit = shown.torque();
     var x = account.base().points().stream().mapToDouble(p -> p.rpm()).toArray();
     var lines =
-        Arrays.stream(Relief.values())
+        Arrays.stream(RemovedLoss.values())
             .map(r -> new Line(r.label(), x, torque(account, r, x.length, shown)))
             .sorted(Comparator.comparingDouble(LossPane::mean).reversed())
             .toList();
@@ -56,7 +56,7 @@ public final class LossPane extends VBox {
     return Arrays.stream(l.y()).filter(Double::isFinite).average().orElse(0);
   }
 
-  private static double[] torque(LossAccount account, Relief relief, int n, Shown shown) {
+  private static double[] torque(LossAccount account, RemovedLoss relief, int n, Shown shown) {
     var y = new double[n];
     for (int i = 0; i < n; i++) {
       y[i] = shown.torque().fromSi(account.torque(relief, i));

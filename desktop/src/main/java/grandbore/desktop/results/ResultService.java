@@ -4,6 +4,7 @@ import grandbore.core.runs.Run;
 import grandbore.core.runs.RunQueue;
 import grandbore.core.runs.Study;
 import grandbore.core.runs.Urgency;
+import java.time.Duration;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -14,6 +15,9 @@ import org.slf4j.LoggerFactory;
 /** What one view asks of the queue of runs: a newer wish ends the older. */
 public final class ResultService {
   private static final Logger LOG = LoggerFactory.getLogger(ResultService.class);
+
+  /** A run that takes longer is worth a line in the log. */
+  private static final Duration SLOW = Duration.ofSeconds(20);
 
   private final RunQueue runs;
   private final Urgency urgency;
@@ -59,6 +63,10 @@ public final class ResultService {
       return;
     }
     now.set(null);
+    var took = run.progress().elapsed();
+    if (took.compareTo(SLOW) > 0) {
+      LOG.info("{} took {} s", run.title(), took.toSeconds());
+    }
     run.result().ifPresent(then);
     run.failure()
         .ifPresent(

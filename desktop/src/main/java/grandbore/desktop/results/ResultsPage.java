@@ -100,7 +100,7 @@ public final class ResultsPage extends VBox {
                 t.point().converged()
                     ? "Cylinder 1 at %,.0f rpm, every cylinder solved, settled to %.3f %% a cycle."
                         .formatted(at, 100 * t.point().change())
-                    : "✕ %,.0f rpm did not settle: %s".formatted(at, t.point().note()));
+                    : "✕ %,.0f rpm did not converge: %s".formatted(at, t.point().note()));
           });
     } else if (view == losses) {
       account = null;

@@ -85,7 +85,7 @@ public final class RunLine extends HBox {
     var run = service.nowProperty().get();
     if (run != null) {
       var p = run.progress();
-      bar.setProgress(p.done() == 0 ? ProgressBar.INDETERMINATE_PROGRESS : p.share());
+      bar.setProgress(p.share());
       words.setText(run.title() + words(p));
     }
   }

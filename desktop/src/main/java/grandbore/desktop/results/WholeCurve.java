@@ -19,7 +19,8 @@ final class WholeCurve extends VBox {
   WholeCurve(Look look) {
     super(10);
     pressures = new PlotPane(look, "plot-pressures", "Mean pressures", "%.0f");
-    filling = new PlotPane(look, "plot-filling", "Filling, heat and burned gas kept", "%.1f");
+    filling =
+        new PlotPane(look, "plot-filling", "Volumetric efficiency, heat and residual", "%.1f");
     margins = new PlotPane(look, "plot-margins", "Spark and margins to knock", "%.1f");
     heat = new PlotPane(look, "plot-exhaust", "Exhaust gas", "%.0f");
     rods = new PlotPane(look, "plot-rods", "Rod and side force, most in a cycle", "%.0f");

@@ -5,10 +5,10 @@ import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.Brief;
 import grandbore.core.combination.Mixture;
+import grandbore.core.compression.DonorCheck;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.SlowRunning;
 import grandbore.core.runs.Urgency;
-import grandbore.core.squeezing.DonorCheck;
 import grandbore.core.studies.IdleStudy;
 import grandbore.core.units.Measure;
 import grandbore.core.working.BriefChecks;
@@ -145,7 +145,7 @@ final class BriefPage {
   /** Idle is only solved where the brief asks for vacuum. */
   private void idle() {
     var brief = session.build().combination().brief();
-    if (!brief.vacuum().isSaid()) {
+    if (!brief.vacuum().isKnown()) {
       idle = Optional.empty();
       status.setText("");
       judge();

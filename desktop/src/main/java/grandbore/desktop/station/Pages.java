@@ -4,12 +4,12 @@ import grandbore.desktop.bench.BenchPage;
 import grandbore.desktop.bottomend.BottomEndPage;
 import grandbore.desktop.breathing.BreathingPage;
 import grandbore.desktop.camshaft.CamPage;
+import grandbore.desktop.compression.CompressionPage;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.heads.HeadsPage;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.ResultsPage;
 import grandbore.desktop.session.Session;
-import grandbore.desktop.squeezing.SqueezePage;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
@@ -37,7 +37,7 @@ public final class Pages {
     return switch (station) {
       case BRIEF -> BriefPage.make(session, curves);
       case BOTTOM_END -> BottomEndPage.make(session, curves, crank, rpm, look);
-      case SQUEEZE -> SqueezePage.make(session, curves, rpm, look);
+      case COMPRESSION -> CompressionPage.make(session, curves, rpm, look);
       case CAM -> CamPage.make(session, curves, crank, look);
       case HEADS -> HeadsPage.make(session, curves, rpm, look);
       case BREATHING -> BreathingPage.make(session, curves, crank, rpm, look);

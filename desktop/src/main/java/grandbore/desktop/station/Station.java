@@ -41,10 +41,10 @@ public enum Station {
           "peak_acceleration",
           "reciprocating_mass",
           "bobweight")),
-  SQUEEZE(
-      "Squeeze",
+  COMPRESSION(
+      "Compression",
       MaterialDesignA.ARROW_COLLAPSE_VERTICAL,
-      List.of("squeeze"),
+      List.of("compression"),
       Set.of(
           "clearance_volume",
           "static_compression",
@@ -54,7 +54,7 @@ public enum Station {
   CAM(
       "Cam and valves",
       MaterialDesignS.SINE_WAVE,
-      List.of("cam", "valveTrain", "gear"),
+      List.of("cam", "valveTrain", "valveHardware"),
       Set.of(
           "intake_opens",
           "intake_closes",

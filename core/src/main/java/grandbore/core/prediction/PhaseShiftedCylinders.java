@@ -1,0 +1,109 @@
+package grandbore.core.prediction;
+
+import grandbore.core.waves.BranchFlow;
+import grandbore.core.waves.Volume;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The other cylinders of a live engine at one shared volume: the solved one's flow played again at
+ * their phases, each answering the pressure that it meets there.
+ */
+final class PhaseShiftedCylinders {
+  /** Takes a share of a copy's flow: as {@link RecordedFlow} keeps it, the answer in its mass. */
+  interface Receiver {
+    void receive(BranchFlow flows, double share, double dt);
+  }
+
+  private final List<Others.Later> others;
+  private final RecordedFlow recorded = new RecordedFlow();
+  private final List<ReflectionCorrection> corrections = new ArrayList<>();
+  private final BranchFlow copy = new BranchFlow();
+
+  PhaseShiftedCylinders(Others others) {
+    this.others = others.each();
+    for (int k = 0; k < this.others.size(); k++) {
+      corrections.add(new ReflectionCorrection());
+    }
+  }
+
+  /** Takes over what as many others did. */
+  void copyFrom(PhaseShiftedCylinders o) {
+    recorded.copyFrom(o.recorded);
+    for (int k = 0; k < corrections.size(); k++) {
+      corrections.get(k).copyFrom(o.corrections.get(k));
+    }
+  }
+
+  /** Whether they stand as another's do. */
+  boolean fits(PhaseShiftedCylinders o) {
+    return others.equals(o.others);
+  }
+
+  /** Sets the share of the new cycle in what is played. */
+  void freshen(double share) {
+    recorded.freshen(share);
+  }
+
+  /** Keeps what the solved one does at its phase. */
+  void record(double phase, BranchFlow flows) {
+    recorded.record(phase, flows);
+  }
+
+  /**
+   * Hands the copies' flows over.
+   *
+   * @param dt step, s
+   * @param delay crank angle a wave takes up and down the pipe, rad
+   * @param admittance of the pipe, kg/(s Pa)
+   */
+  void play(
+      double dt,
+      double phase,
+      double pressure,
+      double delay,
+      double admittance,
+      Reflection reflection,
+      Receiver receiver) {
+    if (!recorded.isReady()) {
+      return;
+    }
+    int now = ReflectionCorrection.row(phase);
+    int back = ReflectionCorrection.before(now, delay);
+    for (int k = 0; k < others.size(); k++) {
+      double at = phase - others.get(k).by();
+      at = at < 0 ? at + Cylinder.CYCLE : at;
+      recorded.at(at, copy);
+      double answer =
+          corrections.get(k).answer(now, back, pressure - copy.pressure, reflection.at(at));
+      copy.massFlow += answer * admittance;
+      receiver.receive(copy, others.get(k).share(), dt);
+    }
+  }
+
+  /** Puts a share of a copy's flow into a volume at rest. */
+  static void pour(BranchFlow flows, double share, Volume into, double dt) {
+    into.receive(
+        share * flows.massFlow * dt,
+        share * flows.energyFlow(into.enthalpy()) * dt,
+        share * flows.burnedFlow(into.burned()) * dt);
+  }
+
+  /** The pressure has gone on rising by so much within the step, Pa. */
+  void hear(double phase, double rise) {
+    int now = ReflectionCorrection.row(phase);
+    for (int k = 0; recorded.isReady() && k < others.size(); k++) {
+      corrections.get(k).hear(now, rise);
+    }
+  }
+
+  /** Whether there are none: every cylinder is solved. */
+  boolean isEmpty() {
+    return others.isEmpty();
+  }
+
+  /** Share of a sound wave that a valve sends back at a phase. */
+  interface Reflection {
+    double at(double phase);
+  }
+}

@@ -1,0 +1,5 @@
+/**
+ * The curve that stands beside every edit: the service that asks for it, its states, chart and
+ * pane.
+ */
+package grandbore.desktop.curve;

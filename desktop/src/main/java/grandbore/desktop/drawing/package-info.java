@@ -1,0 +1,4 @@
+/**
+ * Drawings to scale, live from the bench, with dimensions that are typed where they are measured.
+ */
+package grandbore.desktop.drawing;

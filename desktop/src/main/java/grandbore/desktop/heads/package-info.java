@@ -1,0 +1,2 @@
+/** The Heads station: flow sheets, sizing, seats. */
+package grandbore.desktop.heads;

@@ -1,0 +1,2 @@
+/** Colours, fonts and the two themes. */
+package grandbore.desktop.look;

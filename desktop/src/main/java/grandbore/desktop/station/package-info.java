@@ -1,0 +1,2 @@
+/** The stations of the rail and the page of each. */
+package grandbore.desktop.station;
