@@ -11,6 +11,8 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -93,16 +95,22 @@ class DemoTest extends BenchTest {
             "prediction-losses.png",
             "prediction-slow.png",
             "compression.png");
+    var pages = new HashSet<List<Integer>>();
     for (var name : names) {
       BufferedImage image = ImageIO.read(pictures.resolve(name).toFile());
       assertThat(image.getWidth()).isGreaterThanOrEqualTo(1000);
-      var colours = new HashSet<Integer>();
-      for (int x = 170; x < image.getWidth(); x += 3) {
-        for (int y = 60; y < image.getHeight(); y += 3) {
-          colours.add(image.getRGB(x, y));
+      // The page's own part: some is drawn on, and no two pages are alike.
+      var colours = new HashMap<Integer, Integer>();
+      var page = new ArrayList<Integer>();
+      for (int x = 170; x < 770; x += 2) {
+        for (int y = 60; y < image.getHeight() - 40; y += 2) {
+          colours.merge(image.getRGB(x, y), 1, Integer::sum);
+          page.add(image.getRGB(x, y));
         }
       }
-      assertThat(colours.size()).as(name).isGreaterThan(60);
+      int plain = colours.values().stream().mapToInt(n -> n).max().orElseThrow();
+      assertThat(1 - (double) plain / page.size()).as(name + " is drawn on").isGreaterThan(0.03);
+      assertThat(pages.add(page)).as(name + " differs from the others").isTrue();
     }
   }
 }

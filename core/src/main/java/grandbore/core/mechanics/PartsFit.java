@@ -7,6 +7,7 @@ import static grandbore.core.checks.Check.Verdict.GOOD;
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
+import grandbore.core.clearances.Band;
 import grandbore.core.clearances.Bands;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
@@ -37,20 +38,31 @@ public final class PartsFit {
   private static final double SKIRT_CLOSE = 0.030 * INCH;
 
   private final Build build;
+  private final Bands bands;
   private final BottomEnd b;
   private final PartSizes f;
   private final CheckList list;
 
-  private PartsFit(Build build) {
+  private PartsFit(Build build, Bands bands) {
     this.build = build;
+    this.bands = bands;
     b = build.combination().bottomEnd();
     f = build.combination().partSizes();
     list = new CheckList(build.units());
   }
 
-  /** All checks in the order of the parts, from the crank up. */
+  /** All checks by common practice alone. */
   public static List<Check> of(Build build) {
-    var fit = new PartsFit(build);
+    return of(build, new Bands(build.combination(), build.application(), List.of()));
+  }
+
+  /**
+   * All checks in the order of the parts, from the crank up.
+   *
+   * @param bands the book's, the makers' in the place of common practice
+   */
+  public static List<Check> of(Build build, Bands bands) {
+    var fit = new PartsFit(build, bands);
     fit.bearing("main", Measurement.MAIN_BEARING, fit.f.mainHousing(), fit.f.mainShell());
     fit.bearing("rod", Measurement.ROD_BEARING, fit.f.rodHousing(), fit.f.rodShell());
     fit.side();
@@ -63,6 +75,15 @@ public final class PartsFit {
 
   private String show(double si) {
     return Quantity.CLEARANCE.show(si, build.units());
+  }
+
+  /** A band with its rule and who says so. */
+  private String words(Band band) {
+    String range =
+        Double.isInfinite(band.most())
+            ? "at least " + show(band.least())
+            : show(band.least()) + " to " + show(band.most());
+    return "%s, %s (%s)".formatted(range, band.rule(), band.source().words());
   }
 
   private Given journal(Measurement m) {
@@ -78,21 +99,12 @@ public final class PartsFit {
     }
     double journal = journal(m).si();
     double clearance = housing.si() - 2 * shell.si() - journal;
-    var band =
-        new Bands(build.combination(), build.application(), List.of())
-            .of(m, Reading.Side.NONE)
-            .orElseThrow();
-    double middle = 0.5 * (band.least() + band.most());
+    var band = bands.of(m, Reading.Side.NONE).orElseThrow();
+    double middle =
+        Double.isInfinite(band.most()) ? band.least() : 0.5 * (band.least() + band.most());
     String working =
-        "housing − 2 × shell − journal = %s − 2 × %s − %s; band %s to %s, %s (%s)"
-            .formatted(
-                show(housing.si()),
-                show(shell.si()),
-                show(journal),
-                show(band.least()),
-                show(band.most()),
-                band.rule(),
-                CheckList.PRACTICE);
+        "housing − 2 × shell − journal = %s − 2 × %s − %s; band %s"
+            .formatted(show(housing.si()), show(shell.si()), show(journal), words(band));
     double miss = 0.5 * (clearance - middle);
     switch (band.judge(clearance)) {
       case INSIDE -> list.add(name, label, GOOD, show(clearance) + " of oil clearance", working);
@@ -129,18 +141,21 @@ public final class PartsFit {
     int rods = Balance.rodsOnThrow(build.combination());
     double clearance = f.journalWidth().si() - rods * f.rodWidth().si();
     boolean street = !Bands.isRace(build.application());
-    double least = (street ? 0.010 : 0.014) * INCH;
-    double most = (street ? 0.020 : 0.022) * INCH;
+    var band = bands.of(Measurement.ROD_SIDE, Reading.Side.NONE);
+    // Off a vee nobody has a band of its own for it; a vee's is common practice there too.
+    double least = band.map(Band::least).orElse((street ? 0.010 : 0.014) * INCH);
+    double most = band.map(Band::most).orElse((street ? 0.020 : 0.022) * INCH);
     String working =
-        "journal width − %d × rod width = %s − %d × %s; %s to %s with steel rods (%s)"
+        "journal width − %d × rod width = %s − %d × %s; %s"
             .formatted(
                 rods,
                 show(f.journalWidth().si()),
                 rods,
                 show(f.rodWidth().si()),
-                show(least),
-                show(most),
-                CheckList.PRACTICE);
+                band.map(this::words)
+                    .orElse(
+                        "%s to %s, steel rods (%s)"
+                            .formatted(show(least), show(most), CheckList.PRACTICE)));
     String says =
         clearance < 0
             ? "the rods do not go between the cheeks: %s too wide".formatted(show(-clearance))
@@ -165,10 +180,7 @@ public final class PartsFit {
       return;
     }
     boolean known = f.rodHousing().isKnown() && f.rodShell().isKnown();
-    var band =
-        new Bands(build.combination(), build.application(), List.of())
-            .of(Measurement.ROD_BEARING, Reading.Side.NONE)
-            .orElseThrow();
+    var band = bands.of(Measurement.ROD_BEARING, Reading.Side.NONE).orElseThrow();
     double clearance =
         known
             ? Math.max(0, f.rodHousing().si() - 2 * f.rodShell().si() - b.rodJournal().si())

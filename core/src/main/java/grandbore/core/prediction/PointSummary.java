@@ -113,31 +113,22 @@ final class PointSummary {
         rpm,
         torque,
         power,
-        air / (density * speed * perTurn),
-        gross / swept,
-        -pump / swept,
-        fmep,
-        drive,
         fuel / power,
-        air,
-        trapped,
-        residual,
-        heat / fuelHeat,
-        peak.peakPressure,
-        peak.peakAngle,
-        spark.spark(),
-        half,
-        exhaust,
-        plenum,
-        blown / trapped,
+        new CurvePoint.Charge(
+            air / (density * speed * perTurn),
+            air,
+            trapped,
+            residual,
+            plenum,
+            blown / trapped,
+            exhaust),
+        new CurvePoint.MeanPressures(gross / swept, -pump / swept, fmep, drive),
+        new CurvePoint.Flame(
+            spark.spark(), half, peak.peakPressure, peak.peakAngle, heat / fuelHeat),
         new Margins(wanted, octane - wanted, advance),
         efforts(rpm, in, out, hardest, mach),
         cylinders,
-        cycles,
-        cellSteps,
-        change,
-        converged,
-        note);
+        new CurvePoint.Convergence(cycles, cellSteps, change, converged, note));
   }
 
   private Efforts efforts(double rpm, Motion in, Motion out, CylinderUnit hardest, double mach) {

@@ -7,6 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
 import grandbore.core.checks.Check.Verdict;
+import grandbore.core.clearances.Band;
+import grandbore.core.clearances.Bands;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
+import grandbore.core.clearances.Rule;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Provenance;
@@ -90,6 +95,24 @@ class BottomEndTest {
     assertThat(
             check(PartsFit.of(eight("partSizes.pin", 0, Measure.INCHES)), "rod_pin_fit").verdict())
         .isEqualTo(Verdict.UNKNOWN);
+  }
+
+  /** A maker's band counts here as it does in the book: 0.0029 in is wide where he wants less. */
+  @Test
+  void aMakersBandIsHonoured() {
+    var rule =
+        new Rule(
+            Measurement.MAIN_BEARING,
+            Reading.Side.NONE,
+            Band.Source.MAKER,
+            Measure.INCHES.toSi(0.0015),
+            Measure.INCHES.toSi(0.0022),
+            "shells");
+    var bands = new Bands(EIGHT.combination(), EIGHT.application(), List.of(rule));
+    var fit = check(PartsFit.of(EIGHT, bands), "main_bearing_fit");
+    assertThat(fit.verdict()).isEqualTo(Verdict.BAD);
+    assertThat(fit.says()).contains("too wide");
+    assertThat(fit.working()).contains("the part's maker");
   }
 
   /**

@@ -119,7 +119,8 @@ class ManifoldsTest extends EngineTest {
       without += point(apart, rpm, Fidelity.FULL).torque();
       with += point(joined, rpm, Fidelity.FULL).torque();
     }
-    assertThat(with / without).isBetween(0.995, 1.05);
+    // By this model a tenth of a per cent here; none, a loss or several per cent would be news.
+    assertThat(with / without).isBetween(1.0003, 1.01);
   }
 
   /** A manifold warmed by the exhaust heats the charge; one kept cool does not. */

@@ -191,13 +191,32 @@ class PredictionTest extends EngineTest {
     assertThat(seen.get()).isBetween(1, 4);
   }
 
-  /** A wide sanity band on real dyno results; the check command prints the errors themselves. */
+  /**
+   * Each case as near as docs/model.md promises it, by the live model, every 500 rpm: power within
+   * 6 %, torque within 7 %, but for C's torque with the small cam, which stands there as not met.
+   */
   @Test
-  void dynoCasesAreNotFarOff() {
+  void dynoCasesAreAsNearAsPromised() {
+    double powers = 0;
+    double torques = 0;
+    int torquesSaid = 0;
     for (var k : DynoCases.all()) {
-      var curve = live(k.combination(), k.from(), k.to(), 1000);
+      var curve = live(k.combination(), k.from(), k.to(), 500);
       double hp = Measure.HORSEPOWER.fromSi(curve.peakPower().orElseThrow().power());
-      assertThat(hp / k.observed().power()).as(k.key()).isBetween(0.85, 1.15);
+      double power = Math.abs(hp / k.observed().power() - 1);
+      assertThat(power).as(k.key() + " power").isLessThan(0.06);
+      powers += power;
+      if (!Double.isNaN(k.observed().torque())) {
+        double pounds = curve.peakTorque().orElseThrow().torque() / Measure.POUND_FEET.toSi(1);
+        double torque = Math.abs(pounds / k.observed().torque() - 1);
+        assertThat(torque)
+            .as(k.key() + " torque")
+            .isLessThan(k.key().equals("C headers") ? 0.09 : 0.07);
+        torques += torque;
+        torquesSaid++;
+      }
     }
+    assertThat(powers / DynoCases.all().size()).isLessThan(0.03);
+    assertThat(torques / torquesSaid).isLessThan(0.045);
   }
 }

@@ -35,7 +35,7 @@ final class StackView {
                             c -> !c.brief().kept().contains(t.part())))
                 .toList());
     var fits = new CheckRows();
-    session.buildProperty().subscribe(b -> fits.show(PartsFit.of(b)));
+    session.buildProperty().subscribe(b -> fits.show(PartsFit.of(b, session.ledger().bands())));
     return new VBox(
         10,
         Page.part("Stack: deck height = throw + rod + compression height + deck clearance"),
