@@ -156,7 +156,7 @@ final class BookFile implements AutoCloseable {
     if (!sound.equals("ok")) {
       throw new BookException(
           "The shop book %s is damaged (%s)%s"
-              .formatted(file, Lines.shortened(sound), backupsInWords()),
+              .formatted(file, Lines.shortened(sound), inBackups(file)),
           null);
     }
     int migration = jdbi.withHandle(BookFile::migration);
@@ -199,16 +199,6 @@ final class BookFile implements AutoCloseable {
             .findOne()
             .orElse(0)
         : 0;
-  }
-
-  private String backupsInWords() {
-    return backups
-        .newest()
-        .map(
-            b ->
-                "; the newest of its backups is %s: copy it to the book's place, or open it with --book"
-                    .formatted(b.file()))
-        .orElse("; there is no backup of it");
   }
 
   /** Its dated copies. */
@@ -274,7 +264,10 @@ final class BookFile implements AutoCloseable {
   private static String inBackups(Path file) {
     return new Backups(file)
         .newest()
-        .map(b -> "; the newest of its backups is " + b.file())
+        .map(
+            b ->
+                "; the newest of its backups is %s: copy it to the book's place, or open it with --book"
+                    .formatted(b.file()))
         .orElse("; there is no backup of it");
   }
 

@@ -247,7 +247,10 @@ class FormatsTest {
     try (var predictor = new Predictor()) {
       var settled = predictor.predict(four, List.of(9000.0), Fidelity.LIVE).points().getFirst();
       assertThat(CurveCsv.columns(settled).get("brake_torque_nm")).isNotNull();
-      var point = Specs.changed(settled, Map.of("converged", false, "note", "still changing"));
+      var open =
+          Specs.changed(
+              settled.convergence(), Map.of("converged", false, "note", "still changing"));
+      var point = Specs.changed(settled, Map.of("convergence", open));
       var curve = new Curve(Fidelity.LIVE, List.of(point));
       var row = CurveCsv.columns(point);
       assertThat(row).containsEntry("converged", false).containsEntry("rpm", 9000.0);

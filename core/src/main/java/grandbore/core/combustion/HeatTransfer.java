@@ -6,8 +6,8 @@ public interface HeatTransfer {
   /**
    * Coefficient of heat transfer, W/(m² K).
    *
-   * @param pressure pressure of the gas
-   * @param temperature mean temperature of the gas
+   * @param pressure of the gas, Pa
+   * @param temperature of the gas, mean, K
    * @param meanPistonSpeed m/s
    * @param open whether a valve is open
    * @param volume of the gas, m³

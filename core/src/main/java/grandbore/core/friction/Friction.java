@@ -21,6 +21,7 @@ public final class Friction {
       double valveTrain,
       double auxiliaries,
       double windage) {
+    /** All together, Pa. */
     public double total() {
       return crankshaft + pistons + rings + valveTrain + auxiliaries + windage;
     }
@@ -80,6 +81,9 @@ public final class Friction {
   private final double ratio;
   private final ValveTrain.Follower follower;
 
+  /**
+   * @param c the engine, measured values in the place of specified ones where there are any
+   */
   public Friction(Combination c) {
     var b = c.bottomEnd();
     bore = b.bore().si() * 1000;

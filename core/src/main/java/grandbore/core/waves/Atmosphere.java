@@ -8,16 +8,26 @@ public final class Atmosphere implements Reservoir {
   private double mass;
   private double energy;
 
-  public Atmosphere(double pascal, double kelvin, double burnedShare) {
-    this.pressure = pascal;
-    this.temperature = kelvin;
+  /**
+   * @param pressure Pa
+   * @param temperature K
+   * @param burnedShare by mass
+   */
+  public Atmosphere(double pressure, double temperature, double burnedShare) {
+    this.pressure = pressure;
+    this.temperature = temperature;
     this.burned = burnedShare;
   }
 
-  /** Gives it another state. */
-  public void set(double pascal, double kelvin) {
-    pressure = pascal;
-    temperature = kelvin;
+  /**
+   * Gives it another state.
+   *
+   * @param newPressure Pa
+   * @param newTemperature K
+   */
+  public void set(double newPressure, double newTemperature) {
+    pressure = newPressure;
+    temperature = newTemperature;
   }
 
   @Override

@@ -9,6 +9,19 @@ import java.util.List;
  * burned mass; every pipe's end meets it through the HLLC flux. So a pulse keeps the part of its
  * momentum that points down the collector and the rest is lost, as in a merge of that angle. Walls
  * push with the cell's pressure.
+ *
+ * <p>Solved for the cell of volume V over all branches k, flows counted out of the pipes into it:
+ *
+ * <pre>
+ * dm/dt   = Σ ṁ_k
+ * dP/dt   = Σ cos α_k (F_k − p A_k)      momentum along the axis, F the momentum flow with pressure
+ * dE/dt   = Σ Ė_k
+ * dm_b/dt = Σ ṁ_b,k
+ * </pre>
+ *
+ * <p>with p and axial velocity at the step's end (backward Euler on the linear sound waves of the
+ * flux), so that the small cell sets no limit to the step. Units: kg, N s, J, m³, Pa, s; α is the
+ * angle of a pipe to the axis, cos α = −1 for the collector's own pipe.
  */
 public final class Junction {
   private static final class Branch {
@@ -73,12 +86,19 @@ public final class Junction {
   private double rise;
   private double ahead;
 
-  public Junction(WorkingGas gas, double volume, double pascal, double kelvin, double burned) {
+  /**
+   * @param volume of the cell, m³
+   * @param pressure at the beginning, Pa
+   * @param temperature at the beginning, K
+   * @param burned share at the beginning, by mass
+   */
+  public Junction(
+      WorkingGas gas, double volume, double pressure, double temperature, double burned) {
     this.gas = gas;
     this.volume = volume;
-    this.temperature = kelvin;
-    mass = pascal * volume / (gas.gasConstant(burned) * kelvin);
-    energy = mass * gas.energy(kelvin, burned);
+    this.temperature = temperature;
+    mass = pressure * volume / (gas.gasConstant(burned) * temperature);
+    energy = mass * gas.energy(temperature, burned);
     burnedMass = mass * burned;
     settle();
   }
@@ -310,6 +330,7 @@ public final class Junction {
     out.arriving = b.cosine > 0 ? arriving(b) : 0;
   }
 
+  /** Of the cell, Pa. */
   public double pressure() {
     return pressure;
   }
@@ -325,14 +346,17 @@ public final class Junction {
     return gas.enthalpy(temperature, burned) + 0.5 * u * u;
   }
 
+  /** Burned share of the cell's gas, by mass. */
   public double burned() {
     return burned;
   }
 
+  /** Gas in the cell, kg. */
   public double mass() {
     return mass;
   }
 
+  /** Total energy of the gas in the cell, J. */
   public double energy() {
     return energy;
   }

@@ -15,6 +15,9 @@ public final class Orifice {
   private double effectiveArea;
   private double mass;
 
+  /**
+   * @param effectiveArea m²
+   */
   public Orifice(WorkingGas gas, Reservoir from, Reservoir to, double effectiveArea) {
     this.gas = gas;
     this.from = from;
@@ -27,6 +30,7 @@ public final class Orifice {
     effectiveArea = effective;
   }
 
+  /** Effective area, m². */
   public double area() {
     return effectiveArea;
   }

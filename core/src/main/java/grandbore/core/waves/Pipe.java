@@ -14,6 +14,9 @@ public final class Pipe {
   private GasField field;
   private int from;
 
+  /**
+   * @param cells of equal length
+   */
   public Pipe(WorkingGas gas, PipeShape shape, int cells) {
     this.gas = gas;
     this.cells = cells;
@@ -140,30 +143,37 @@ public final class Pipe {
     field.burnedFlow[f] = sign * burnedOut;
   }
 
+  /** How many. */
   public int cells() {
     return cells;
   }
 
+  /** Of the whole pipe, m. */
   public double length() {
     return cells * cellLength;
   }
 
+  /** Of a cell, Pa. */
   public double pressure(int i) {
     return field.pressure[from + i];
   }
 
+  /** Of a cell, m/s, positive toward the pipe's end. */
   public double velocity(int i) {
     return field.velocity[from + i];
   }
 
+  /** Of a cell, kg/m³. */
   public double density(int i) {
     return field.density[from + i];
   }
 
+  /** Of a cell, K. */
   public double temperature(int i) {
     return field.temperature[from + i];
   }
 
+  /** Burned share of a cell's gas, by mass. */
   public double burned(int i) {
     return field.burned[from + i];
   }

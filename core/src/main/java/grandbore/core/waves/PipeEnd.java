@@ -27,6 +27,10 @@ public final class PipeEnd {
   private double power;
   private double burnedFlow;
 
+  /**
+   * @param atStart whether it is the pipe's first end
+   * @param reservoir what it opens into
+   */
   public PipeEnd(WorkingGas gas, Pipe pipe, boolean atStart, Reservoir reservoir) {
     this.gas = gas;
     this.pipe = pipe;
@@ -67,6 +71,28 @@ public final class PipeEnd {
     reservoir.receive(mass * dt, power * dt, burnedFlow * dt);
   }
 
+  /**
+   * Finds the pressure p just inside the end while gas flows out of the pipe. Along the pipe's
+   * outgoing characteristic
+   *
+   * <pre>
+   * v = (p_stop − p) / Z,   ρ = ρ_in (p / p_in)^(1/γ)
+   * </pre>
+   *
+   * (v at most sonic), and what arrives passes the throat as through an isentropic nozzle,
+   *
+   * <pre>
+   * ρ v A = A_throat ψ(p₀, T₀, p_out)
+   * </pre>
+   *
+   * with stagnation p₀, T₀ of that state (Benson, volume 1, chapter 5). One unknown, p between
+   * p_out and p_stop; secant steps kept inside a shrinking bracket.
+   *
+   * @param throat effective area, m²
+   * @param outer pressure outside, p_out, Pa
+   * @param stopping pressure that would stop the pipe's gas, p_stop, Pa
+   * @param impedance Z of the gas inside, ρ c, Pa s/m
+   */
   private void outflow(double throat, double outer, double stopping, double impedance) {
     double g = inside.gamma;
     double low = Math.max(outer, 0.02 * stopping);
@@ -107,11 +133,27 @@ public final class PipeEnd {
     guess = p;
     mass = rho * v * inside.area;
     thrust = mass * v + p * inside.area;
-    double kelvin = p / (rho * inside.gasConstant);
-    power = mass * (gas.enthalpy(kelvin, inside.burned) + 0.5 * v * v);
+    double temperature = p / (rho * inside.gasConstant);
+    power = mass * (gas.enthalpy(temperature, inside.burned) + 0.5 * v * v);
     burnedFlow = mass * inside.burned;
   }
 
+  /**
+   * Finds the pressure p just inside the end while gas flows in: the constant-pressure model. The
+   * jet keeps its energy and loses its momentum,
+   *
+   * <pre>
+   * w = (p − p_stop) / Z,   T = T₀ − w² / (2 c_p),   ρ w A = A_throat ψ(p_out, T₀, p)
+   * </pre>
+   *
+   * with T₀ of what it flows in from; at most sonic in the pipe, the choked mass kept behind a
+   * shock (Benson, volume 1, chapter 5).
+   *
+   * @param throat effective area, m²
+   * @param outer stagnation pressure outside, p_out, Pa
+   * @param stopping pressure that would stop the pipe's gas, p_stop, Pa
+   * @param impedance Z of the gas inside, ρ c, Pa s/m
+   */
   private void inflow(double throat, double outer, double stopping, double impedance) {
     double t0 = reservoir.temperature();
     double y0 = reservoir.burned();
@@ -128,8 +170,8 @@ public final class PipeEnd {
     double w = 0;
     for (int i = 0; i < TRIES; i++) {
       w = (p - stopping) / impedance;
-      double kelvin = Math.max(t0 - w * w / (2 * cp), 0.5 * t0);
-      rho = p / (r0 * kelvin);
+      double temperature = Math.max(t0 - w * w / (2 * cp), 0.5 * t0);
+      rho = p / (r0 * temperature);
       double error = rho * w * inside.area - throat * Nozzle.massFlux(outer, t0, r0, g, p);
       if (Math.abs(error) < scale) {
         break;
@@ -148,13 +190,13 @@ public final class PipeEnd {
       }
     }
     guess = p;
-    double sonicKelvin = 2 * t0 / (g + 1);
-    double sonic = Math.sqrt(g * r0 * sonicKelvin);
+    double sonicTemperature = 2 * t0 / (g + 1);
+    double sonic = Math.sqrt(g * r0 * sonicTemperature);
     if (w > sonic) {
       // The jet fills the pipe behind a shock: no faster than sound, the choked mass kept.
       w = sonic;
       rho = throat * Nozzle.massFlux(outer, t0, r0, g, 0) / (sonic * inside.area);
-      p = rho * r0 * sonicKelvin;
+      p = rho * r0 * sonicTemperature;
     }
     mass = -rho * w * inside.area;
     thrust = -mass * w + p * inside.area;

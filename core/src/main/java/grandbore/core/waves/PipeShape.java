@@ -38,6 +38,7 @@ public record PipeShape(List<Section> sections) {
     return new PipeShape(List.of(new Section(length, startArea, endArea, 300, 0, 0, 0)));
   }
 
+  /** Of the whole shape, m. */
   public double length() {
     return sections.stream().mapToDouble(Section::length).sum();
   }

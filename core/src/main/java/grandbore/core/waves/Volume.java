@@ -16,13 +16,20 @@ public final class Volume implements Reservoir {
   private double temperature;
   private double burned;
 
-  public Volume(WorkingGas gas, double cubicMetres, double pascal, double kelvin, double burned) {
+  /**
+   * @param cubicMetres its volume, m³
+   * @param pressure at the beginning, Pa
+   * @param temperature at the beginning, K
+   * @param burned burned share at the beginning, by mass
+   */
+  public Volume(
+      WorkingGas gas, double cubicMetres, double pressure, double temperature, double burned) {
     this.gas = gas;
     this.cubicMetres = cubicMetres;
-    this.temperature = kelvin;
+    this.temperature = temperature;
     this.burned = burned;
-    mass = pascal * cubicMetres / (gas.gasConstant(burned) * kelvin);
-    energy = mass * gas.energy(kelvin, burned);
+    mass = pressure * cubicMetres / (gas.gasConstant(burned) * temperature);
+    energy = mass * gas.energy(temperature, burned);
     burnedMass = mass * burned;
     settle();
   }
@@ -89,10 +96,12 @@ public final class Volume implements Reservoir {
     return COURANT * cubicMetres / (sound * openArea);
   }
 
+  /** Gas in it, kg. */
   public double mass() {
     return mass;
   }
 
+  /** Internal energy of the gas, J, from the datum of the gas's table. */
   public double energy() {
     return energy;
   }

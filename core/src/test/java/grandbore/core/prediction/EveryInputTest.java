@@ -118,10 +118,9 @@ class EveryInputTest extends EngineTest {
     return c;
   }
 
-  private static List<Object> seen(Combination c) {
-    var point = point(c);
+  /** All that is said of an engine that solves so. */
+  private static List<Object> said(Combination c, CurvePoint point) {
     var all = new ArrayList<Object>();
-    all.add(point);
     Build build = DemoBuilds.hillClimbEight().with(c);
     var none = new Readings(List.of());
     Figures.of(build, none).forEach(f -> all.add(f.si() + f.source()));
@@ -164,26 +163,28 @@ class EveryInputTest extends EngineTest {
    */
   @Test
   void everyInputMovesSomething() {
+    Map<Combination, CurvePoint> points = new LinkedHashMap<>();
+    engines().forEach(c -> points.put(c, point(c)));
     Map<Combination, List<Object>> before = new LinkedHashMap<>();
-    engines().forEach(c -> before.put(c, seen(c)));
+    points.forEach((c, p) -> before.put(c, said(c, p)));
     var idle = new ArrayList<String>();
     var still = new ArrayList<String>();
     for (var field : Specs.fields()) {
       boolean moves = false;
       boolean solved = false;
       boolean turns = false;
-      for (var each : before.entrySet()) {
-        var changed = changed(each.getKey(), field);
+      for (var engine : points.keySet()) {
+        var changed = changed(engine, field);
         if (changed == null) {
           continue;
         }
-        var now = seen(changed);
-        moves = moves || !now.equals(each.getValue());
-        solved |=
-            !BuiltEngine.asSpecified(changed)
-                .key()
-                .equals(BuiltEngine.asSpecified(each.getKey()).key());
-        turns = turns || !now.getFirst().equals(each.getValue().getFirst());
+        var was = points.get(engine);
+        boolean other =
+            !BuiltEngine.asSpecified(changed).key().equals(BuiltEngine.asSpecified(engine).key());
+        var now = other ? point(changed) : was;
+        solved |= other;
+        turns |= !now.equals(was);
+        moves = moves || turns || !said(changed, now).equals(before.get(engine));
         if (moves && (turns || !solved)) {
           break;
         }

@@ -64,7 +64,7 @@ public final class Words {
           switch (k) {
             case CAST_MANIFOLD -> "cast manifold";
             case HEADERS -> "headers, into one";
-            case STEPPED -> "headers, 4-2-1 or 6-2-1";
+            case STEPPED -> "headers, 4-2-1";
           };
       case Exhaust.Outlet o ->
           switch (o) {

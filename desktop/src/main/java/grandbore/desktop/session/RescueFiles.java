@@ -1,5 +1,7 @@
 package grandbore.desktop.session;
 
+import grandbore.book.BuildDocument;
+import grandbore.book.Entry;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -18,6 +20,20 @@ final class RescueFiles {
       DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss").withZone(ZoneOffset.UTC);
 
   private RescueFiles() {}
+
+  /** The documents that hold these entries: the build on the bench, and those that were begun. */
+  static List<BuildDocument> documents(List<Entry> unstored, Bench bench) {
+    var all = new ArrayList<BuildDocument>();
+    if (unstored.stream().anyMatch(e -> e.build() == bench.id())) {
+      all.add(bench.document());
+    }
+    for (var e : unstored) {
+      if (e instanceof Entry.Begin b && b.build() != bench.id()) {
+        all.add(b.document());
+      }
+    }
+    return all;
+  }
 
   /** Writes each text into a file of its own, in the first folder that takes it. */
   static List<Path> write(Path book, List<String> texts, Instant at) {

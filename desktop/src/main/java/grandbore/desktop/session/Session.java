@@ -377,17 +377,7 @@ public final class Session implements AutoCloseable {
    * were just begun. Empty where all is stored.
    */
   public List<BuildDocument> rescue() {
-    var left = journal.unstored();
-    var all = new ArrayList<BuildDocument>();
-    if (left.stream().anyMatch(e -> e.build() == id())) {
-      all.add(bench().document());
-    }
-    for (var e : left) {
-      if (e instanceof Entry.Begin b && b.build() != id()) {
-        all.add(b.document());
-      }
-    }
-    return all;
+    return RescueFiles.documents(journal.unstored(), bench());
   }
 
   /** Writes what could not be stored into files; gives where they lie. */
