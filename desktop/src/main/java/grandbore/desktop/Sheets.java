@@ -15,6 +15,7 @@ final class Sheets {
   private final Session session;
   private final Region bench;
   private final StackPane both;
+  private BuildsPage list;
 
   Sheets(Session session, Region bench, StackPane both) {
     this.session = session;

@@ -25,11 +25,6 @@ import org.testfx.util.WaitForAsyncUtils;
 /** One state on the bench, whole at every moment, and the book behind it. */
 class BenchStateTest extends BenchTest {
   @Override
-  boolean sweeps() {
-    return true;
-  }
-
-  @Override
   List<BuildDocument> documents() {
     return List.of(
         new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()),
@@ -232,6 +227,7 @@ class BenchStateTest extends BenchTest {
   /** With nothing going on nothing is laid out or painted, on any station. */
   @Test
   void anIdleWindowRests() {
+    bench.curves().runs().holdSweeps(false);
     for (var s : grandbore.desktop.station.Station.values()) {
       if (s == grandbore.desktop.station.Station.CLEARANCES) {
         // Its next field waits for a reading: there a caret blinks.

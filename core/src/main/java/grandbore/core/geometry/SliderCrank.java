@@ -1,5 +1,7 @@
 package grandbore.core.geometry;
 
+import org.hipparchus.analysis.solvers.BrentSolver;
+
 /**
  * Piston motion of a crank, a rod and an offset pin, exact. Angles in radians after top centre.
  *
@@ -81,17 +83,8 @@ public record SliderCrank(double throwRadius, double rod, double offset) {
 
   /** Where the depth is reached between the highest place and half a turn from it. */
   private double edge(double top, double toward, double within) {
-    double near = 0;
-    double far = toward;
-    for (int i = 0; i < 60; i++) {
-      double middle = 0.5 * (near + far);
-      if (depth(top + middle) < within) {
-        near = middle;
-      } else {
-        far = middle;
-      }
-    }
-    return near;
+    return new BrentSolver(1e-14, 1e-13)
+        .solve(100, angle -> depth(top + angle) - within, Math.min(0, toward), Math.max(0, toward));
   }
 
   /** Second derivative of depth with angle, m/rad². */

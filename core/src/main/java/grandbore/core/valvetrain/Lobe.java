@@ -4,6 +4,7 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Provenance;
 import java.util.ArrayList;
+import org.hipparchus.analysis.solvers.BisectionSolver;
 
 /** Tappet lift over crank angle, the nose at zero. */
 public sealed interface Lobe permits PolydyneLobe, MeasuredLobe {
@@ -12,6 +13,12 @@ public sealed interface Lobe permits PolydyneLobe, MeasuredLobe {
 
   /** Tappet lift from which seat duration counts, m. */
   double SEAT_LIFT = 0.1524e-3;
+
+  /** A flank's angle is found to this, rad: by halving, because a measured ramp may be uneven. */
+  double ANGLE_FOUND = 1e-12;
+
+  /** More halvings than that takes. */
+  int MOST_TRIES = 100;
 
   /** Tappet lift, m, at a crank angle from the nose. */
   double lift(double angle);
@@ -29,17 +36,8 @@ public sealed interface Lobe permits PolydyneLobe, MeasuredLobe {
 
   /** From the nose to where one flank comes down to a lift. */
   private double flank(double above, int side) {
-    double near = 0;
-    double far = opening() + 0.6;
-    for (int i = 0; i < 60; i++) {
-      double middle = 0.5 * (near + far);
-      if (lift(side * middle) > above) {
-        near = middle;
-      } else {
-        far = middle;
-      }
-    }
-    return near;
+    return new BisectionSolver(ANGLE_FOUND)
+        .solve(MOST_TRIES, angle -> lift(side * angle) - above, 0, opening() + 0.6);
   }
 
   /** The lobe as a table, a row every two crank degrees from where it begins to where it ends. */

@@ -141,7 +141,6 @@ public final class BuildsPage extends VBox {
         });
     table.getSelectionModel().selectedItemProperty().subscribe(s -> selected());
     session.books().buildsProperty().subscribe(this::list);
-    var _ = session.books().refresh();
   }
 
   /** What a name and a remark are written into, for the build on the bench. */
@@ -169,14 +168,25 @@ public final class BuildsPage extends VBox {
     return box;
   }
 
-  /** Puts the cursor where one begins to type. */
+  private UnitSystem units() {
+    return session.build().units();
+  }
+
+  /** Brings the list up to date and puts the cursor where one begins to type. */
   public void begin() {
+    copying = false;
+    shelf.setValue(Shelf.BENCH);
+    find.clear();
+    say("");
+    table.refresh();
+    var _ = session.books().refresh();
     find.requestFocus();
     find.selectAll();
   }
 
   /** Asks for the name of a copy of the build on the bench. */
   public void askCopy() {
+    begin();
     for (var s : table.getItems()) {
       if (s.id() == session.id()) {
         table.getSelectionModel().select(s);
@@ -189,10 +199,9 @@ public final class BuildsPage extends VBox {
   }
 
   private void columns() {
-    UnitSystem units = session.build().units();
     add("Name", 260, s -> s.isSound() ? s.name() : "▲ " + s.name() + ", can't be opened", false);
     add("Layout", 130, Summary::layout, false);
-    add("Displacement", 110, s -> Quantity.DISPLACEMENT.show(s.displacement(), units), true);
+    add("Displacement", 110, s -> Quantity.DISPLACEMENT.show(s.displacement(), units()), true);
     add(
         "Peak predicted",
         170,
@@ -200,7 +209,7 @@ public final class BuildsPage extends VBox {
             s.power() > 0
                 ? "%s at %,.0f rpm"
                     .formatted(
-                        Quantity.POWER.show(s.power(), units),
+                        Quantity.POWER.show(s.power(), units()),
                         10 * Math.rint(3 * s.speed() / Math.PI))
                 : "none yet",
         true);
