@@ -34,14 +34,22 @@ final class Sheets {
     both.getChildren().setAll(bench);
   }
 
+  /** The list is made once: what it shows follows the book. */
+  private BuildsPage list() {
+    if (list == null) {
+      list = new BuildsPage(session, this::fresh, this::close);
+    }
+    return list;
+  }
+
   void builds() {
-    var page = new BuildsPage(session, this::fresh, this::close);
+    var page = list();
     show(page);
     Platform.runLater(page::begin);
   }
 
   void copy() {
-    var page = new BuildsPage(session, this::fresh, this::close);
+    var page = list();
     show(page);
     Platform.runLater(page::askCopy);
   }
