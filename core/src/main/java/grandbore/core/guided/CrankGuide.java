@@ -166,18 +166,12 @@ record CrankGuide(Routine routine, Build build, Subject subject) implements Guid
     if (c == null) {
       return;
     }
-    for (var check : Degreeing.of(build.with(c))) {
-      boolean asked =
-          check.name().contains(subject.word())
-              || intake && check.name().equals("degree_slack")
-              || intake && check.name().equals("degree_move");
-      if (asked) {
-        String line = check.label() + ": " + check.says() + ".";
-        if (check.verdict() == Check.Verdict.BAD) {
-          out.fault("%s", line);
-        } else {
-          out.say("%s", line);
-        }
+    for (var check : Degreeing.of(build.with(c), intake)) {
+      String line = check.label() + ": " + check.says() + ".";
+      if (check.verdict() == Check.Verdict.BAD) {
+        out.fault("%s", line);
+      } else {
+        out.say("%s", line);
       }
     }
   }

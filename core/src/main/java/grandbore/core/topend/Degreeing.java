@@ -35,30 +35,49 @@ public final class Degreeing {
   /** All that the readings so far allow to be said. */
   public static List<Check> of(Build build) {
     var g = new Degreeing(build);
-    g.side(
-        "intake",
-        g.d.intakeOpens(),
-        g.d.intakeCloses(),
-        g.d.intakeRise(),
-        g.d.intakeFall(),
-        g.cam.intakeDuration().si(),
-        g.cam.intakeCentreline().si());
-    g.side(
-        "exhaust",
-        g.d.exhaustCloses(),
-        g.d.exhaustOpens(),
-        g.d.exhaustRise(),
-        g.d.exhaustFall(),
-        g.cam.exhaustDuration().si(),
-        g.cam.exhaustCentreline());
-    g.slack("", g.d.intakeOpens(), g.d.intakeBack());
-    g.slack("exhaust", g.d.exhaustOpens(), g.d.exhaustBack());
+    g.side(true);
+    g.side(false);
+    g.slack(true);
+    g.slack(false);
     g.separation();
     g.move(true);
     if (g.twoShafts()) {
       g.move(false);
     }
     return g.list.checks();
+  }
+
+  /** What the readings of one side allow to be said; only a shaft of its own has a move. */
+  public static List<Check> of(Build build, boolean intake) {
+    var g = new Degreeing(build);
+    g.side(intake);
+    g.slack(intake);
+    if (intake || g.twoShafts()) {
+      g.move(intake);
+    }
+    return g.list.checks();
+  }
+
+  private void side(boolean intake) {
+    if (intake) {
+      side(
+          "intake",
+          d.intakeOpens(),
+          d.intakeCloses(),
+          d.intakeRise(),
+          d.intakeFall(),
+          cam.intakeDuration().si(),
+          cam.intakeCentreline().si());
+    } else {
+      side(
+          "exhaust",
+          d.exhaustCloses(),
+          d.exhaustOpens(),
+          d.exhaustRise(),
+          d.exhaustFall(),
+          cam.exhaustDuration().si(),
+          cam.exhaustCentreline());
+    }
   }
 
   /** Intake centreline read, rad after top centre; not a number where it was not read. */
@@ -141,14 +160,16 @@ public final class Degreeing {
     }
   }
 
-  private void slack(String side, Given opens, Given back) {
+  private void slack(boolean intake) {
+    var opens = intake ? d.intakeOpens() : d.exhaustOpens();
+    var back = intake ? d.intakeBack() : d.exhaustBack();
     if (!back.isKnown() || !opens.isKnown()) {
       return;
     }
     double slack = Math.abs(back.si() - opens.si());
     list.add(
-        side.isEmpty() ? "degree_slack" : "degree_slack_" + side,
-        side.isEmpty() ? "Slack of the drive" : "Slack of the drive, " + side,
+        intake ? "degree_slack" : "degree_slack_exhaust",
+        intake ? "Slack of the drive" : "Slack of the drive, exhaust",
         slack > SLACK ? Verdict.CLOSE : Verdict.GOOD,
         slack > SLACK
             ? "%s: read only while turning the engine its own way; after an overshoot go on two more"
