@@ -76,22 +76,22 @@ public final class Ordinary {
 
   /** The rule that an assumed input follows as it stands; none where it is another number. */
   public static Optional<String> rule(Build build, String path) {
+    return Optional.ofNullable(rules(build).get(path));
+  }
+
+  /** The rules that a build's assumed inputs follow as they stand, by the inputs' paths. */
+  public static Map<String, String> rules(Build build) {
     var c = build.combination();
-    if (Specs.field(path).get(c).provenance() != Provenance.ASSUMED) {
-      return Optional.empty();
-    }
-    if (path.equals("compression.chamberVolume")) {
-      return Optional.empty();
-    }
     var sizes = new Sizes(build);
-    return Rules.ALL.stream()
-        .filter(r -> r.path().equals(path))
-        .filter(
-            r ->
-                Math.abs(r.value().applyAsDouble(sizes) - sizes.at(path))
-                    <= ALIKE * Math.abs(sizes.at(path)))
-        .map(Rule::words)
-        .findFirst();
+    var followed = new HashMap<String, String>();
+    for (var rule : Rules.ALL) {
+      double is = sizes.at(rule.path());
+      boolean assumed = Specs.field(rule.path()).get(c).provenance() == Provenance.ASSUMED;
+      if (assumed && Math.abs(rule.value().applyAsDouble(sizes) - is) <= ALIKE * Math.abs(is)) {
+        followed.put(rule.path(), rule.words());
+      }
+    }
+    return followed;
   }
 
   /** The volume that makes the ratio with all else as it is. */

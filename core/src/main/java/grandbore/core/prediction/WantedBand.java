@@ -31,9 +31,4 @@ public record WantedBand(double from, double to) {
   public double meanPower(Curve curve) {
     return score(curve).map(BandScore::power).orElse(Double.NaN);
   }
-
-  /** A curve's average power in a unit; not a number where the curve does not span the band. */
-  public double power(Curve curve, Measure unit) {
-    return score(curve).map(s -> unit.fromSi(s.power())).orElse(Double.NaN);
-  }
 }

@@ -23,7 +23,6 @@ import java.util.Arrays;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -134,15 +133,10 @@ final class GuidedView extends VBox {
       place.getItems().setAll(IntStream.rangeClosed(1, n).boxed().toList());
       place.setValue(1);
     }
-    show(subject, routine.subjects().size() > 1);
-    show(place, !routine.isOfTheWhole());
-    show(where.getChildren().get(1), !routine.isOfTheWhole());
+    Page.show(subject, routine.subjects().size() > 1);
+    Page.show(place, !routine.isOfTheWhole());
+    Page.show(where.getChildren().get(1), !routine.isOfTheWhole());
     choosing = false;
-  }
-
-  private static void show(Node node, boolean shown) {
-    node.setVisible(shown);
-    node.setManaged(shown);
   }
 
   private int number() {

@@ -38,7 +38,7 @@ public final class BuildsPage extends VBox {
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm").withZone(ZoneId.systemDefault());
 
   /** Which builds are listed. */
-  private enum Shelf {
+  private enum Listed {
     BENCH("in work", Summary.Place.BENCH),
     ARCHIVE("put away", Summary.Place.ARCHIVE),
     BIN("thrown away", Summary.Place.BIN);
@@ -46,7 +46,7 @@ public final class BuildsPage extends VBox {
     private final String word;
     private final Summary.Place place;
 
-    Shelf(String word, Summary.Place place) {
+    Listed(String word, Summary.Place place) {
       this.word = word;
       this.place = place;
     }
@@ -63,7 +63,7 @@ public final class BuildsPage extends VBox {
   private final FilteredList<Summary> found = new FilteredList<>(all);
   private final TableView<Summary> table = new TableView<>();
   private final TextField find = Page.words("builds-find", "find by name or layout", 24);
-  private final ComboBox<Shelf> shelf = new ComboBox<>();
+  private final ComboBox<Listed> shelf = new ComboBox<>();
   private final Label says = new Label();
   private final Button undo = Page.button("Undo", "builds-undo");
   private final TextField name = Page.words("builds-name", "name", 26);
@@ -105,15 +105,15 @@ public final class BuildsPage extends VBox {
         });
     shelf.setId("builds-shelf");
     shelf.setAccessibleText("which builds");
-    shelf.getItems().setAll(Shelf.values());
-    shelf.setValue(Shelf.BENCH);
+    shelf.getItems().setAll(Listed.values());
+    shelf.setValue(Listed.BENCH);
     shelf.valueProperty().subscribe(s -> filter());
     find.textProperty().subscribe(t -> filter());
     find.setOnAction(e -> open());
     says.setId("builds-says");
     says.getStyleClass().add("soft");
     undo.setOnAction(e -> takeBack.run());
-    show(undo, false);
+    Page.show(undo, false);
     remark.setId("builds-remark");
     remark.setPromptText("whose it is, what is to be remembered");
     remark.setPrefRowCount(3);
@@ -175,7 +175,7 @@ public final class BuildsPage extends VBox {
   /** Brings the list up to date and puts the cursor where one begins to type. */
   public void begin() {
     copying = false;
-    shelf.setValue(Shelf.BENCH);
+    shelf.setValue(Listed.BENCH);
     find.clear();
     say("");
     table.refresh();
@@ -286,7 +286,7 @@ public final class BuildsPage extends VBox {
       actions.getChildren().add(action("Copy under this name", "builds-copy", this::copy));
     }
     if (!here) {
-      for (var to : Shelf.values()) {
+      for (var to : Listed.values()) {
         if (to.place != s.place()) {
           actions
               .getChildren()
@@ -310,14 +310,9 @@ public final class BuildsPage extends VBox {
     return button;
   }
 
-  private static void show(javafx.scene.Node node, boolean is) {
-    node.setVisible(is);
-    node.setManaged(is);
-  }
-
   private void say(String words) {
     says.setText(words);
-    show(undo, false);
+    Page.show(undo, false);
   }
 
   private void undoable(String words, Runnable back) {
@@ -327,7 +322,7 @@ public final class BuildsPage extends VBox {
           back.run();
           say("Taken back.");
         };
-    show(undo, true);
+    Page.show(undo, true);
   }
 
   private void open() {
@@ -383,7 +378,7 @@ public final class BuildsPage extends VBox {
     }
   }
 
-  private void move(Summary s, Shelf to) {
+  private void move(Summary s, Listed to) {
     var from = s.place();
     session.shelf().move(s.id(), to.place);
     undoable("%s is %s.".formatted(s.name(), to), () -> session.shelf().move(s.id(), from));

@@ -115,13 +115,14 @@ public final class NewBuildPage extends VBox {
                 build.speeds().to()));
     filled.getChildren().clear();
     int row = 0;
+    var rules = Ordinary.rules(build);
     for (var field : Specs.fields()) {
-      var rule = Ordinary.rule(build, field.path());
-      if (rule.isPresent()) {
+      var rule = rules.get(field.path());
+      if (rule != null) {
         var given = field.get(build.combination());
         var number = new Label(given.quantity().show(given.si(), build.units()));
         number.getStyleClass().add("number");
-        var words = new Label(rule.get());
+        var words = new Label(rule);
         words.setWrapText(true);
         words.getStyleClass().add("soft");
         filled.addRow(row++, new Label(field.spec().label()), number, words);

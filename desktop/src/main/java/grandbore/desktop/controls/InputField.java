@@ -10,7 +10,6 @@ import grandbore.core.units.Quantity;
 import grandbore.desktop.session.Session;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
@@ -48,14 +47,9 @@ public final class InputField extends VBox {
     ask = new ReadingOrSpecification(session, field, id);
     specified.setId(id + "-specified");
     specified.getStyleClass().add("unit");
-    show(specified, false);
+    Page.show(specified, false);
     getChildren().addAll(row, specified, ask, refusal);
     session.benchProperty().subscribe(b -> refresh());
-  }
-
-  private static void show(Node node, boolean is) {
-    node.setVisible(is);
-    node.setManaged(is);
   }
 
   /** The question lies over what is below the field. */
@@ -89,7 +83,7 @@ public final class InputField extends VBox {
       String number = quantity().number(said.si(), build.units());
       specified.setText(number.equals(text.getText()) ? "read" : "read; specified " + number);
     }
-    show(specified, read);
+    Page.show(specified, read);
     ask.close();
     text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
   }

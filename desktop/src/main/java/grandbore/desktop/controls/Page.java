@@ -49,6 +49,12 @@ public final class Page {
     return button;
   }
 
+  /** Shows a node, or takes it away with the room it has and the mouse's clicks. */
+  public static void show(Node node, boolean is) {
+    node.setVisible(is);
+    node.setManaged(is);
+  }
+
   public static Label part(String title) {
     var label = new Label(title);
     label.getStyleClass().add("pane-title");

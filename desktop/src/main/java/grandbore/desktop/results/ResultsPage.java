@@ -6,6 +6,7 @@ import grandbore.core.studies.LossStudy;
 import grandbore.core.studies.SlowStudy;
 import grandbore.core.studies.TraceStudy;
 import grandbore.core.units.Measure;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -64,8 +65,7 @@ public final class ResultsPage extends VBox {
 
   private void say(String words) {
     status.setText(words);
-    status.setVisible(!words.isEmpty());
-    status.setManaged(!words.isEmpty());
+    Page.show(status, !words.isEmpty());
   }
 
   private void refresh() {

@@ -2,6 +2,7 @@ package grandbore.desktop.results;
 
 import grandbore.core.runs.Progress;
 import grandbore.core.runs.Run;
+import grandbore.desktop.controls.Page;
 import java.time.Duration;
 import java.util.Locale;
 import javafx.animation.KeyFrame;
@@ -67,16 +68,13 @@ public final class RunLine extends HBox {
   }
 
   private void shown(boolean is) {
-    setVisible(is);
-    setManaged(is);
-    bar.setVisible(is);
-    bar.setManaged(is);
+    Page.show(this, is);
+    Page.show(bar, is);
   }
 
   private void stopped() {
     shown(true);
-    bar.setVisible(false);
-    bar.setManaged(false);
+    Page.show(bar, false);
     words.setText("Stopped.");
     stop.setText("Run again");
   }
