@@ -48,7 +48,8 @@ class KillTest {
     public static void main(String[] arguments) {
       try (var book = ShopBook.open(Path.of(arguments[0]))) {
         switch (arguments[1]) {
-          case "write" -> write(book);
+          case "write" -> write(book, Integer.MAX_VALUE);
+          case "write-few" -> write(book, 6);
           case "back-up" -> {
             while (true) {
               book.backUp();
@@ -60,8 +61,8 @@ class KillTest {
       }
     }
 
-    private static void write(ShopBook book) {
-      for (int at = 0; ; at++) {
+    private static void write(ShopBook book, int most) {
+      for (int at = 0; at < most; at++) {
         var kept =
             book.addReading(
                 1,
@@ -86,16 +87,16 @@ class KillTest {
   }
 
   /**
-   * The classes of a worker are kept in one file that all of them share: they start in half the
-   * time.
+   * The classes of a worker are kept loaded and linked in one file that all of them share: they
+   * start in half the time.
    */
   @BeforeEach
   void share() throws Exception {
-    shared = folder.resolve("classes.jsa");
+    shared = folder.resolve("classes.aot");
     classPath = jars();
     var book = folder.resolve("first.db");
     begin(book);
-    var process = start(book, "open", Optional.of("-XX:ArchiveClassesAtExit=" + shared));
+    var process = start(book, "write-few", Optional.of("-XX:AOTCacheOutput=" + shared));
     process.getInputStream().readAllBytes();
     assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
   }
@@ -251,10 +252,10 @@ class KillTest {
         List.of(
             "-XX:TieredStopAtLevel=1",
             "-XX:+UseSerialGC",
-            "-Xshare:auto",
+            "-XX:Tier3InvocationThreshold=2000",
             "-Xmx256m",
             "-Xlog:disable"));
-    command.add(archive.orElse("-XX:SharedArchiveFile=" + shared));
+    command.add(archive.orElse("-XX:AOTCache=" + shared));
     command.add("--enable-native-access=ALL-UNNAMED");
     // Those that are killed leave the driver's library there.
     command.add("-Dorg.sqlite.tmpdir=" + folder);

@@ -7,10 +7,18 @@ import java.util.List;
 
 /** Likely causes of what was found, against the build's own book. Common practice, no source. */
 public final class Cause {
+  /**
+   * One of them.
+   *
+   * @param fromBook whether the build's own readings say so, or lack it; else it is what is usual
+   * @param words for the builder
+   */
+  public record Likely(boolean fromBook, String words) {}
+
   private final Ledger ledger;
   private final UnitSystem units;
   private final Finding finding;
-  private final List<String> causes = new ArrayList<>();
+  private final List<Likely> causes = new ArrayList<>();
 
   private Cause(Finding finding, Ledger ledger, UnitSystem units) {
     this.finding = finding;
@@ -19,7 +27,7 @@ public final class Cause {
   }
 
   /** The likeliest first: what the book's readings point at, then what is usual. */
-  public static List<String> of(Finding finding, Ledger ledger, UnitSystem units) {
+  public static List<Likely> of(Finding finding, Ledger ledger, UnitSystem units) {
     var c = new Cause(finding, ledger, units);
     switch (finding.part()) {
       case MAIN_BEARING -> c.bearing(Measurement.MAIN_BEARING);
@@ -43,7 +51,7 @@ public final class Cause {
   }
 
   private void usual(String words) {
-    causes.add("usual: " + words);
+    causes.add(new Likely(false, "usual: " + words));
   }
 
   /** Says what the book has at this place, and whether it was outside. */
@@ -53,8 +61,10 @@ public final class Cause {
     var band = ledger.band(m, side);
     if (value.isEmpty()) {
       causes.add(
-          "the book: %s was not read at %s"
-              .formatted(m.label().toLowerCase(java.util.Locale.ROOT), m.at(place, side)));
+          new Likely(
+              true,
+              "the book: %s was not read at %s"
+                  .formatted(m.label().toLowerCase(java.util.Locale.ROOT), m.at(place, side))));
       return;
     }
     String is = m.quantity().show(value.get().si(), units);
@@ -69,7 +79,7 @@ public final class Cause {
     String words =
         "the book: %s at %s was %s"
             .formatted(m.label().toLowerCase(java.util.Locale.ROOT), m.at(place, side), text);
-    causes.add(outside ? 0 : causes.size(), words);
+    causes.add(outside ? 0 : causes.size(), new Likely(true, words));
   }
 
   private void bearing(Measurement m) {

@@ -125,18 +125,18 @@ public final class WorkingGas {
   }
 
   /** The fuel's fit ends near 1200 K; beyond, its specific heat is held. */
-  private static double fuelEnthalpy(FuelKind fuel, double kelvin) {
+  private static double fuelEnthalpy(FuelKind fuel, double temperature) {
     double end = 1200;
     double low = 280;
-    if (kelvin > end) {
+    if (temperature > end) {
       double cp = (fuel.enthalpy(end) - fuel.enthalpy(end - 1));
-      return fuel.enthalpy(end) + cp * (kelvin - end);
+      return fuel.enthalpy(end) + cp * (temperature - end);
     }
-    if (kelvin < low) {
+    if (temperature < low) {
       double cp = (fuel.enthalpy(low + 1) - fuel.enthalpy(low));
-      return fuel.enthalpy(low) + cp * (kelvin - low);
+      return fuel.enthalpy(low) + cp * (temperature - low);
     }
-    return fuel.enthalpy(kelvin);
+    return fuel.enthalpy(temperature);
   }
 
   /** Kilograms of fuel in one kilogram of fresh charge. */
@@ -165,55 +165,55 @@ public final class WorkingGas {
   }
 
   /** Gas constant of burned gas at a temperature, dissociation included, J/(kg K). */
-  public double burnedR(double kelvin) {
-    int k = row(kelvin);
-    double f = (kelvin - FLOOR) / STEP - k;
+  public double burnedR(double temperature) {
+    int k = row(temperature);
+    double f = (temperature - FLOOR) / STEP - k;
     return hotR[k] + f * (hotR[k + 1] - hotR[k]);
   }
 
   /** Gas constant of a mixture with this burned share, dissociation included, J/(kg K). */
-  public double hotConstant(double kelvin, double burned) {
-    return kelvin < FROZEN_BELOW
+  public double hotConstant(double temperature, double burned) {
+    return temperature < FROZEN_BELOW
         ? gasConstant(burned)
-        : freshR + burned * (burnedR(kelvin) - freshR);
+        : freshR + burned * (burnedR(temperature) - freshR);
   }
 
-  private static int row(double kelvin) {
-    int k = (int) ((kelvin - FLOOR) * (1 / STEP));
+  private static int row(double temperature) {
+    int k = (int) ((temperature - FLOOR) * (1 / STEP));
     return k < 0 ? 0 : Math.min(k, ROWS - 1);
   }
 
   /** Internal energy, J/kg, with the elements at 298.15 K as the datum. */
-  public double energy(double kelvin, double burned) {
-    int k = row(kelvin);
+  public double energy(double temperature, double burned) {
+    int k = row(temperature);
     int i = 4 * k;
-    double d = kelvin - (FLOOR + k * STEP);
+    double d = temperature - (FLOOR + k * STEP);
     double fresh = table[i] + d * table[i + 2];
     return fresh + burned * (table[i + 1] + d * table[i + 3] - fresh);
   }
 
   /** Energy of burned gas less that of fresh charge at the same temperature, J/kg. */
-  public double energyOfBurning(double kelvin) {
-    int k = row(kelvin);
+  public double energyOfBurning(double temperature) {
+    int k = row(temperature);
     int i = 4 * k;
-    double d = kelvin - (FLOOR + k * STEP);
+    double d = temperature - (FLOOR + k * STEP);
     return table[i + 1] - table[i] + d * (table[i + 3] - table[i + 2]);
   }
 
   /** Specific heat at constant volume, J/(kg K). */
-  public double cv(double kelvin, double burned) {
-    int i = 4 * row(kelvin);
+  public double cv(double temperature, double burned) {
+    int i = 4 * row(temperature);
     return table[i + 2] + burned * (table[i + 3] - table[i + 2]);
   }
 
   /** Ratio of specific heats. */
-  public double gamma(double kelvin, double burned) {
-    return 1 + gasConstant(burned) / cv(kelvin, burned);
+  public double gamma(double temperature, double burned) {
+    return 1 + gasConstant(burned) / cv(temperature, burned);
   }
 
   /** Enthalpy, J/kg, with the elements at 298.15 K as the datum. */
-  public double enthalpy(double kelvin, double burned) {
-    return energy(kelvin, burned) + gasConstant(burned) * kelvin;
+  public double enthalpy(double temperature, double burned) {
+    return energy(temperature, burned) + gasConstant(burned) * temperature;
   }
 
   /**

@@ -68,27 +68,27 @@ final class AirSupply {
   }
 
   /** Temperature behind compressor and cooler at a pressure, K, the fuel's cooling with it. */
-  private double warmed(double pascal) {
-    return chargeTemperature + rise(pascal) * (1 - boost.cooling().si());
+  private double warmed(double pressure) {
+    return chargeTemperature + rise(pressure) * (1 - boost.cooling().si());
   }
 
   /** Work to compress one kilogram to a pressure, J/kg. */
-  private double specificWork(double pascal) {
-    return CP * rise(pascal);
+  private double specificWork(double pressure) {
+    return CP * rise(pressure);
   }
 
   /** What compressing to a pressure warms the air by, K. */
-  private double rise(double pascal) {
+  private double rise(double pressure) {
     return outsideTemperature
-        * (Math.pow(Math.max(1, pascal / outsidePressure), EXPONENT) - 1)
+        * (Math.pow(Math.max(1, pressure / outsidePressure), EXPONENT) - 1)
         / efficiency;
   }
 
   /** Where the map has the compressor at a flow and a pressure; without one, as given. */
-  private void look(double massFlow, double pascal) {
+  private void look(double massFlow, double pressure) {
     if (chart != null && massFlow > 0) {
       double corrected = CompressorChart.corrected(massFlow, outsidePressure, outsideTemperature);
-      efficiency = chart.efficiency(corrected, pascal / outsidePressure);
+      efficiency = chart.efficiency(corrected, pressure / outsidePressure);
     }
   }
 
@@ -102,8 +102,8 @@ final class AirSupply {
     // The throttle stands before the blower: it passes no more than it does when choked.
     flow = Math.min(flow, parts.meterFlowAtMost() / plenums);
     double through = over > 0 ? flow * Math.max(0, 1 - over / (0.1 * boost.pressure().si())) : flow;
-    double kelvin = warmed(p2);
-    double energy = through * parts.gas().enthalpy(kelvin, 0);
+    double temperature = warmed(p2);
+    double energy = through * parts.gas().enthalpy(temperature, 0);
     plenum.receive(through * dt, energy * dt, 0);
     delivered += through * dt;
     deliveredEnergy += energy * dt;
@@ -146,8 +146,8 @@ final class AirSupply {
     }
   }
 
-  private void press(double pascal) {
-    air.set(Math.max(0.9 * outsidePressure, pascal - boost.lostCooling()), warmed(pascal));
+  private void press(double pressure) {
+    air.set(Math.max(0.9 * outsidePressure, pressure - boost.lostCooling()), warmed(pressure));
   }
 
   /** Turbine power that would hold the boost at the waste-gate's, W. */

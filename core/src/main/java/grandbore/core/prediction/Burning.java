@@ -63,12 +63,12 @@ final class Burning {
     knock = 0;
   }
 
-  void light(Burn how, double sinceSpark, double mass, double kelvin) {
+  void light(Burn how, double sinceSpark, double mass, double temperature) {
     burn = how;
     lit = true;
     afterSpark = sinceSpark;
     massAtSpark = mass;
-    unburned = kelvin;
+    unburned = temperature;
     hot = 2400;
   }
 
@@ -136,9 +136,9 @@ final class Burning {
     unburned = compressed(unburned, ratio);
   }
 
-  private double compressed(double kelvin, double ratio) {
-    double g = gas.gamma(kelvin, residual);
-    return kelvin * Math.pow(ratio, (g - 1) / g);
+  private double compressed(double temperature, double ratio) {
+    double g = gas.gamma(temperature, residual);
+    return temperature * Math.pow(ratio, (g - 1) / g);
   }
 
   /** Product of mass, gas constant and temperature of both zones, J, at a pressure. */
@@ -156,10 +156,10 @@ final class Burning {
   }
 
   /** Adds a time at a state to the sum that ends in knock. */
-  void feel(double pressure, double kelvin, double dt) {
+  void feel(double pressure, double temperature, double dt) {
     double part = partBefore(END_GAS_GONE * BURNED_IN_THE_END);
-    if (part > 0 && !Knock.isIdle(pressure, kelvin)) {
-      knock += part * dt * Knock.rate(delayScale, pressure, kelvin);
+    if (part > 0 && !Knock.isIdle(pressure, temperature)) {
+      knock += part * dt * Knock.rate(delayScale, pressure, temperature);
     }
   }
 }

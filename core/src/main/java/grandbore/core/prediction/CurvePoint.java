@@ -93,78 +93,97 @@ public record CurvePoint(
     return imep() - pmep() - fmep() - drive();
   }
 
+  /** Air taken in over the displacement full of outside air. */
   public double volumetricEfficiency() {
     return charge.volumetricEfficiency;
   }
 
+  /** Dry air of the engine, kg/s. */
   public double airFlow() {
     return charge.airFlow;
   }
 
+  /** Charge in one cylinder at closing, kg. */
   public double trappedMass() {
     return charge.trappedMass;
   }
 
+  /** Burned share of the trapped charge, 0 to 1. */
   public double residual() {
     return charge.residual;
   }
 
+  /** Mean, Pa. */
   public double plenumPressure() {
     return charge.plenumPressure;
   }
 
+  /** Share of the charge lost past the rings, 0 to 1. */
   public double blowBy() {
     return charge.blowBy;
   }
 
+  /** Of the gas that leaves the cylinder, mass mean, K. */
   public double exhaustTemperature() {
     return charge.exhaustTemperature;
   }
 
+  /** Indicated mean pressure of compression and expansion, Pa. */
   public double imep() {
     return pressures.imep;
   }
 
+  /** Mean pressure lost in gas exchange, Pa; positive where it costs. */
   public double pmep() {
     return pressures.pmep;
   }
 
+  /** Mean pressure of friction, windage and accessories, Pa. */
   public double fmep() {
     return pressures.fmep;
   }
 
+  /** Mean pressure that a driven compressor takes, Pa. */
   public double drive() {
     return pressures.drive;
   }
 
+  /** Crank rad before top centre. */
   public double spark() {
     return flame.spark;
   }
 
+  /** Where half of the charge has burned, crank rad after top centre. */
   public double burned50() {
     return flame.burned50;
   }
 
+  /** Of the cylinder that has most, Pa. */
   public double peakPressure() {
     return flame.peakPressure;
   }
 
+  /** Of the peak pressure, crank rad after top centre. */
   public double peakAngle() {
     return flame.peakAngle;
   }
 
+  /** Heat to the cylinders' walls over the heat of the fuel, 0 to 1. */
   public double heatShare() {
     return flame.heatShare;
   }
 
+  /** Cycles run until it was periodic. */
   public int cycles() {
     return convergence.cycles;
   }
 
+  /** Cells moved on times steps. */
   public long cellSteps() {
     return convergence.cellSteps;
   }
 
+  /** Of work or trapped mass in the last cycle, as a share. */
   public double change() {
     return convergence.change;
   }

@@ -236,11 +236,11 @@ final class Cylinder implements Reservoir {
   }
 
   private void exchangeWithCrevice(double dt) {
-    double kelvin = burning.isLit() ? burning.unburnedTemperature() : temperature;
+    double nearCrevice = burning.isLit() ? burning.unburnedTemperature() : temperature;
     double share = burning.isLit() ? burning.residual() : burned;
-    double taken = crevice.follow(pressure, kelvin, share, dt);
+    double taken = crevice.follow(pressure, nearCrevice, share, dt);
     mass -= taken;
-    energy -= crevice.energyOf(taken, kelvin, share);
+    energy -= crevice.energyOf(taken, nearCrevice, share);
     burnedMass -= taken * (taken > 0 ? share : crevice.burned());
   }
 

@@ -118,7 +118,7 @@ final class EngineParts {
 
   private HeatTransfer heat(double bore) {
     if (relief.contains(RemovedLoss.HEAT)) {
-      return (pascal, kelvin, volume, piston, open, combustion) -> 0;
+      return (pressure, temperature, volume, piston, open, combustion) -> 0;
     }
     return switch (c.losses().heat()) {
       case WOSCHNI -> new Woschni(bore);

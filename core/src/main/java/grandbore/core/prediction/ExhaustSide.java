@@ -5,7 +5,9 @@ import grandbore.core.combination.Exhaust;
 import grandbore.core.waves.Junction;
 import grandbore.core.waves.Pipe;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Everything behind the exhaust ports: a bank's primaries meet in one collector, or in groups whose
@@ -18,6 +20,9 @@ final class ExhaustSide {
   private final List<Collector> collectors = new ArrayList<>();
   private final List<Junction> junctions = new ArrayList<>();
   private final List<Outlet> outlets = new ArrayList<>();
+  private final List<Pipe> secondaries = new ArrayList<>();
+  private final List<Pipe> lasts = new ArrayList<>();
+  private final List<Pipe> tails = new ArrayList<>();
   private final int groups;
 
   /**
@@ -34,6 +39,7 @@ final class ExhaustSide {
     var balance = balanced ? keep(parts.piping().balancePipe()) : null;
     for (int b = 0; b < banks; b++) {
       var collector = keep(parts.piping().collectorPipe(!continues(x)));
+      lasts.add(collector);
       if (stepped) {
         var second =
             parts
@@ -42,6 +48,7 @@ final class ExhaustSide {
         second.join(collector, true, -1);
         for (int g = 0; g < groups; g++) {
           var pipe = keep(parts.piping().secondaryPipe());
+          secondaries.add(pipe);
           collectors.add(
               new MergeCollector(parts, pipe, x.secondaryDiameter().si(), bank / groups));
           second.join(pipe, false, MergeCollector.MERGE_COSINE);
@@ -55,6 +62,7 @@ final class ExhaustSide {
       var last = collector;
       if (continues(x)) {
         last = keep(parts.piping().tailPipe());
+        tails.add(last);
         var joint =
             parts.piping().merge(parts.piping().collectorArea(), x.collectorDiameter().si());
         joint.join(collector, false, 1);
@@ -99,6 +107,19 @@ final class ExhaustSide {
    */
   void join(CylinderUnit unit, int bank, int group, Others others) {
     collectors.get(bank * groups + group).join(unit, others);
+  }
+
+  /** The pipes behind the primaries of a group of a bank. */
+  Map<Duct, Pipe> behind(int bank, int group) {
+    var all = new EnumMap<Duct, Pipe>(Duct.class);
+    if (!secondaries.isEmpty()) {
+      all.put(Duct.SECONDARY, secondaries.get(bank * groups + group));
+    }
+    all.put(Duct.COLLECTOR, lasts.get(bank));
+    if (!tails.isEmpty()) {
+      all.put(Duct.TAIL, tails.get(bank));
+    }
+    return all;
   }
 
   List<Pipe> pipes() {

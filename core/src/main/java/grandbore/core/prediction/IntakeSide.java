@@ -2,6 +2,7 @@ package grandbore.core.prediction;
 
 import grandbore.core.waves.Orifice;
 import grandbore.core.waves.PipeEnd;
+import grandbore.core.waves.Reservoir;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -78,6 +79,11 @@ final class IntakeSide {
     return throttle
         * Math.min(
             EngineParts.MOUTH * parts.combination().intake().runnerEntry().si(), parts.meterArea());
+  }
+
+  /** What the runners of a plane open into: their plenum, or what feeds each alone. */
+  Reservoir reservoir(int plane) {
+    return plenums.isEmpty() ? supply.reservoir() : plenums.get(plane).reservoir();
   }
 
   /** Opens the throttles to a share of their whole area. */

@@ -281,7 +281,7 @@ final class OperatingPointSolver {
     var point = run(rpm, cancelled);
     double speed = rpm * Math.PI / 30;
     double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
-    var recorder = new TraceRecorder(network.units().getFirst());
+    var recorder = new TraceRecorder(network);
     var first = network.units().getFirst();
     int before = first.cycles();
     while (first.cycles() == before && network.step(speed, piston) > 0) {

@@ -1,29 +1,22 @@
 package grandbore.core.prediction;
 
+import grandbore.core.prediction.DuctTrace.State;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** One cycle of one cylinder written down, SI, angles in crank rad after the firing top centre. */
 public final class Trace {
   private final CurvePoint point;
   private final double[] angles;
   private final Map<Kind, double[]> series;
-  private final double[][] intakeWave;
-  private final double[][] exhaustWave;
-  private final double[][] intakeSpeed;
+  private final List<DuctTrace> ducts;
 
-  Trace(
-      CurvePoint point,
-      double[] angles,
-      Map<Kind, double[]> series,
-      double[][] intakeWave,
-      double[][] exhaustWave,
-      double[][] intakeSpeed) {
+  Trace(CurvePoint point, double[] angles, Map<Kind, double[]> series, List<DuctTrace> ducts) {
     this.point = point;
     this.angles = angles;
     this.series = series;
-    this.intakeWave = intakeWave;
-    this.exhaustWave = exhaustWave;
-    this.intakeSpeed = intakeSpeed;
+    this.ducts = List.copyOf(ducts);
   }
 
   /** What is written down. */
@@ -36,7 +29,10 @@ public final class Trace {
     INTAKE_FLOW("intake_flow", "kg/s"),
     EXHAUST_FLOW("exhaust_flow", "kg/s"),
     INTAKE_PRESSURE("intake_valve_pressure", "Pa"),
-    EXHAUST_PRESSURE("exhaust_valve_pressure", "Pa");
+    EXHAUST_PRESSURE("exhaust_valve_pressure", "Pa"),
+    CYLINDER_BURNED("cylinder_burned", "share"),
+    PLENUM_PRESSURE("plenum_pressure", "Pa"),
+    PLENUM_TEMPERATURE("plenum_temperature", "K");
 
     private final String name;
     private final String unit;
@@ -72,7 +68,7 @@ public final class Trace {
     return Double.isNaN(from) ? new double[0] : new double[] {from, to};
   }
 
-  /** Rising. */
+  /** Crank angles of the rows, rad, rising. */
   public double[] angles() {
     return angles;
   }
@@ -82,18 +78,28 @@ public final class Trace {
     return series.get(kind);
   }
 
-  /** Pressure along runner and port: a row an angle, from the plenum to the valve. */
+  /** The gas in all pipes that it goes through, in its order; an engine has not each of them. */
+  public List<DuctTrace> ducts() {
+    return ducts;
+  }
+
+  /** The gas in one pipe; empty where the engine has none such. */
+  public Optional<DuctTrace> along(Duct duct) {
+    return ducts.stream().filter(d -> d.duct() == duct).findFirst();
+  }
+
+  /** Pressure along runner and port, Pa: a row an angle, from the plenum to the valve. */
   public double[][] intakeWave() {
-    return intakeWave;
+    return along(Duct.INTAKE).orElseThrow().of(State.PRESSURE);
   }
 
   /** Speed of the gas along runner and port, m/s, toward the valve: a row an angle. */
   public double[][] intakeSpeed() {
-    return intakeSpeed;
+    return along(Duct.INTAKE).orElseThrow().of(State.SPEED);
   }
 
-  /** Pressure along port and primary: a row an angle, from the valve to the merge. */
+  /** Pressure along port and primary, Pa: a row an angle, from the valve to the merge. */
   public double[][] exhaustWave() {
-    return exhaustWave;
+    return along(Duct.EXHAUST).orElseThrow().of(State.PRESSURE);
   }
 }

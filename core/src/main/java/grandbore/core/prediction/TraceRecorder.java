@@ -1,27 +1,28 @@
 package grandbore.core.prediction;
 
+import grandbore.core.prediction.DuctTrace.State;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.waves.Pipe;
+import grandbore.core.waves.Reservoir;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 
-/** Writes one cylinder's cycle down, a row a step. */
+/**
+ * Writes one cylinder's cycle down, a row a step, with the gas in all pipes that it goes through.
+ */
 final class TraceRecorder {
   private static final class Row {
     final double angle;
     final double[] values;
-    final double[] intake;
-    final double[] exhaust;
-    final double[] speed;
+    final double[][][] gas;
 
-    Row(double angle, double[] values, double[] intake, double[] exhaust, double[] speed) {
+    Row(double angle, double[] values, double[][][] gas) {
       this.angle = angle;
       this.values = values;
-      this.intake = intake;
-      this.exhaust = exhaust;
-      this.speed = speed;
+      this.gas = gas;
     }
 
     double angle() {
@@ -30,10 +31,16 @@ final class TraceRecorder {
   }
 
   private final CylinderUnit unit;
+  private final Reservoir plenum;
+  private final Map<Duct, Pipe> ducts = new EnumMap<>(Duct.class);
   private final List<Row> rows = new ArrayList<>();
 
-  TraceRecorder(CylinderUnit unit) {
-    this.unit = unit;
+  TraceRecorder(EngineNetwork network) {
+    unit = network.units().getFirst();
+    plenum = network.intake().reservoir(unit.role().plane());
+    ducts.put(Duct.INTAKE, unit.intake());
+    ducts.put(Duct.EXHAUST, unit.exhaust());
+    ducts.putAll(network.exhaust().behind(unit.role().bank(), unit.role().group()));
   }
 
   void record() {
@@ -50,51 +57,46 @@ final class TraceRecorder {
               unit.intakeValve().massFlow(),
               -unit.exhaustValve().massFlow(),
               unit.intakeValve().pipePressure(),
-              unit.exhaustValve().pipePressure()
+              unit.exhaustValve().pipePressure(),
+              c.burned(),
+              plenum.pressure(),
+              plenum.temperature()
             },
-            pressures(unit.intake()),
-            pressures(unit.exhaust()),
-            speeds(unit.intake())));
+            ducts.values().stream().map(TraceRecorder::gas).toArray(double[][][]::new)));
   }
 
-  private static double[] pressures(Pipe pipe) {
-    var p = new double[pipe.cells()];
-    for (int i = 0; i < p.length; i++) {
-      p[i] = pipe.pressure(i);
+  /** All states of a pipe, a value a cell each. */
+  private static double[][] gas(Pipe pipe) {
+    var all = new double[State.values().length][pipe.cells()];
+    for (int i = 0; i < pipe.cells(); i++) {
+      all[State.PRESSURE.ordinal()][i] = pipe.pressure(i);
+      all[State.SPEED.ordinal()][i] = pipe.velocity(i);
+      all[State.TEMPERATURE.ordinal()][i] = pipe.temperature(i);
+      all[State.BURNED.ordinal()][i] = pipe.burned(i);
     }
-    return p;
-  }
-
-  private static double[] speeds(Pipe pipe) {
-    var u = new double[pipe.cells()];
-    for (int i = 0; i < u.length; i++) {
-      u[i] = pipe.velocity(i);
-    }
-    return u;
+    return all;
   }
 
   Trace trace(CurvePoint point) {
     var sorted = rows.stream().sorted(Comparator.comparingDouble(Row::angle)).toList();
     int n = sorted.size();
-    var angles = new double[n];
-    var intake = new double[n][];
-    var exhaust = new double[n][];
-    var speed = new double[n][];
-    var values = new double[Kind.values().length][n];
-    for (int i = 0; i < n; i++) {
-      var row = sorted.get(i);
-      angles[i] = row.angle;
-      intake[i] = row.intake;
-      exhaust[i] = row.exhaust;
-      speed[i] = row.speed;
-      for (int k = 0; k < values.length; k++) {
-        values[k][i] = row.values[k];
-      }
-    }
     var series = new EnumMap<Kind, double[]>(Kind.class);
     for (var kind : Kind.values()) {
-      series.put(kind, values[kind.ordinal()]);
+      series.put(kind, sorted.stream().mapToDouble(r -> r.values[kind.ordinal()]).toArray());
     }
-    return new Trace(point, angles, series, intake, exhaust, speed);
+    var along = new ArrayList<DuctTrace>();
+    for (var duct : ducts.entrySet()) {
+      int k = along.size();
+      var states = new EnumMap<State, double[][]>(State.class);
+      for (var state : State.values()) {
+        var table = new double[n][];
+        for (int i = 0; i < n; i++) {
+          table[i] = sorted.get(i).gas[k][state.ordinal()];
+        }
+        states.put(state, table);
+      }
+      along.add(new DuctTrace(duct.getKey(), duct.getValue().length(), states));
+    }
+    return new Trace(point, sorted.stream().mapToDouble(Row::angle).toArray(), series, along);
   }
 }

@@ -140,13 +140,12 @@ final class GasField {
   }
 
   /** Sets one place, in SI. */
-  void set(int i, double pascal, double kelvin, double metrePerSecond, double burnedShare) {
-    density[i] = pascal / (gas.gasConstant(burnedShare) * kelvin);
-    momentum[i] = density[i] * metrePerSecond;
-    energy[i] =
-        density[i] * (gas.energy(kelvin, burnedShare) + 0.5 * metrePerSecond * metrePerSecond);
+  void set(int i, double p, double t, double u, double burnedShare) {
+    density[i] = p / (gas.gasConstant(burnedShare) * t);
+    momentum[i] = density[i] * u;
+    energy[i] = density[i] * (gas.energy(t, burnedShare) + 0.5 * u * u);
     burnedMass[i] = density[i] * burnedShare;
-    temperature[i] = kelvin;
+    temperature[i] = t;
     recover(i);
     fastest = Math.max(fastest, rate(i));
   }

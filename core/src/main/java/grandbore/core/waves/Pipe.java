@@ -82,14 +82,15 @@ public final class Pipe {
   }
 
   /** Sets one cell, in SI. */
-  public void set(int i, double pascal, double kelvin, double metrePerSecond, double burnedShare) {
-    field.set(from + i, pascal, kelvin, metrePerSecond, burnedShare);
+  public void set(
+      int i, double pressure, double temperature, double metrePerSecond, double burnedShare) {
+    field.set(from + i, pressure, temperature, metrePerSecond, burnedShare);
   }
 
   /** Fills the pipe with gas at rest. */
-  public void fill(double pascal, double kelvin, double burnedShare) {
+  public void fill(double pressure, double temperature, double burnedShare) {
     for (int i = 0; i < cells; i++) {
-      set(i, pascal, kelvin, 0, burnedShare);
+      set(i, pressure, temperature, 0, burnedShare);
     }
   }
 

@@ -13,7 +13,7 @@ final class PipeWalls {
 
   private final WorkingGas gas;
   private final double[] diameter;
-  private final double[] kelvin;
+  private final double[] wallTemperature;
   private final double[] roughness;
   private final double[] heatFactor;
 
@@ -31,7 +31,7 @@ final class PipeWalls {
   PipeWalls(WorkingGas gas, int places) {
     this.gas = gas;
     diameter = new double[places];
-    kelvin = new double[places];
+    wallTemperature = new double[places];
     roughness = new double[places];
     heatFactor = new double[places];
     bends = new double[places];
@@ -42,7 +42,7 @@ final class PipeWalls {
 
   void set(int i, double across, PipeShape.Section section) {
     diameter[i] = across;
-    kelvin[i] = section.wallTemperature();
+    wallTemperature[i] = section.wallTemperature();
     roughness[i] = section.frictionFactor();
     heatFactor[i] = section.heatFactor();
     bends[i] = section.bendLoss() / section.length();
@@ -50,7 +50,7 @@ final class PipeWalls {
 
   void copy(PipeWalls from, int at, int to, int cells) {
     System.arraycopy(from.diameter, at, diameter, to, cells);
-    System.arraycopy(from.kelvin, at, kelvin, to, cells);
+    System.arraycopy(from.wallTemperature, at, wallTemperature, to, cells);
     System.arraycopy(from.roughness, at, roughness, to, cells);
     System.arraycopy(from.heatFactor, at, heatFactor, to, cells);
     System.arraycopy(from.bends, at, bends, to, cells);
@@ -78,8 +78,8 @@ final class PipeWalls {
   }
 
   /** Heat given to a cell in a step, J/m³. */
-  double give(int i, double gasKelvin, double dt, double volume) {
-    double q = heat[i] * (kelvin[i] - gasKelvin) * dt;
+  double give(int i, double gasTemperature, double dt, double volume) {
+    double q = heat[i] * (wallTemperature[i] - gasTemperature) * dt;
     given[i] += q * volume;
     return q;
   }

@@ -197,14 +197,14 @@ class PlausibilityTest {
   void causesPointAtTheBuildsOwnBook() {
     var tight = ledger(inches(Measurement.TOP_RING_GAP, 5, 0.012));
     var ring = new Finding(Finding.Part.RING, 5, Finding.Kind.BUTTED, "shiny ends");
-    assertThat(Cause.of(ring, tight, UnitSystem.US).getFirst())
+    assertThat(Cause.of(ring, tight, UnitSystem.US).getFirst().words())
         .startsWith("the book: top ring end gap at cylinder 5 was 0.0120 in, too tight");
-    assertThat(Cause.of(ring, ledger(), UnitSystem.US).getFirst()).contains("was not read");
+    assertThat(Cause.of(ring, ledger(), UnitSystem.US).getFirst().words()).contains("was not read");
     for (var part : Finding.Part.values()) {
       for (var kind : Finding.Kind.values()) {
         assertThat(Cause.of(new Finding(part, 1, kind, ""), tight, UnitSystem.US))
             .isNotEmpty()
-            .allMatch(w -> !w.isBlank());
+            .allMatch(w -> !w.words().isBlank());
       }
     }
   }

@@ -173,6 +173,8 @@ class EveryInputTest extends EngineTest {
       boolean moves = false;
       boolean solved = false;
       boolean turns = false;
+      // One that is known to be still is looked for on two engines, its figures on all.
+      int solves = List.of(STILL).contains(field.path()) ? 2 : points.size();
       for (var engine : points.keySet()) {
         var changed = changed(engine, field);
         if (changed == null) {
@@ -181,7 +183,7 @@ class EveryInputTest extends EngineTest {
         var was = points.get(engine);
         boolean other =
             !BuiltEngine.asSpecified(changed).key().equals(BuiltEngine.asSpecified(engine).key());
-        var now = other ? point(changed) : was;
+        var now = other && solves-- > 0 ? point(changed) : was;
         solved |= other;
         turns |= !now.equals(was);
         moves = moves || turns || !said(changed, now).equals(before.get(engine));

@@ -116,9 +116,9 @@ final class FindingsView extends VBox {
         strike.setOnAction(e -> session.strikeNote(kept.id(), true));
         var box = new VBox(2, new HBox(8, head, strike));
         for (var cause : Cause.of(f, session.ledger(), session.build().units())) {
-          var line = new Label("– " + cause);
+          var line = new Label("– " + cause.words());
           line.setWrapText(true);
-          line.getStyleClass().add(cause.startsWith("the book") ? "label" : "soft");
+          line.getStyleClass().add(cause.fromBook() ? "label" : "soft");
           box.getChildren().add(line);
         }
         rows.getChildren().add(box);
