@@ -3,19 +3,28 @@ package grandbore.desktop;
 import grandbore.book.BuildDocument;
 import grandbore.desktop.builds.BuildsPage;
 import grandbore.desktop.builds.NewBuildPage;
+import grandbore.desktop.controls.Overlay;
+import grandbore.desktop.find.Command;
+import grandbore.desktop.find.FindSheet;
+import grandbore.desktop.find.KeysCard;
+import grandbore.desktop.find.Target;
 import grandbore.desktop.session.Session;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
 /** Pages that lie over the whole bench for a while: the list of builds, a new build. */
-final class Sheets {
+final class Sheets implements Overlay {
   private final Session session;
   private final Region bench;
   private final StackPane both;
   private BuildsPage list;
+  private FindSheet finder;
 
   Sheets(Session session, Region bench, StackPane both) {
     this.session = session;
@@ -23,15 +32,32 @@ final class Sheets {
     this.both = both;
   }
 
-  private void show(Node sheet) {
+  @Override
+  public void show(Node sheet) {
     both.getChildren().setAll(bench, sheet);
     // What lies under a sheet is out of the keyboard's reach.
     bench.setDisable(true);
   }
 
-  void close() {
+  @Override
+  public void close() {
     bench.setDisable(false);
     both.getChildren().setAll(bench);
+  }
+
+  /** The field that finds anything, over the bench. */
+  void find(Supplier<List<Target>> targets) {
+    if (finder == null) {
+      finder = new FindSheet(this::close);
+    }
+    StackPane.setAlignment(finder, Pos.TOP_CENTER);
+    StackPane.setMargin(finder, new Insets(64, 16, 16, 16));
+    show(finder);
+    finder.begin(targets);
+  }
+
+  void keys(List<Command> commands) {
+    show(new KeysCard(commands, this::close));
   }
 
   /** The list is made once: what it shows follows the book. */

@@ -3,10 +3,12 @@ package grandbore.desktop;
 import grandbore.book.Summary;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
+import grandbore.desktop.composition.TextSize;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Session;
 import java.util.List;
+import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -33,7 +35,8 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignU;
 final class TopBar extends HBox {
   private boolean filling;
 
-  TopBar(Session session, Look look, Transfer transfer, Sheets sheets) {
+  TopBar(
+      Session session, Look look, ObjectProperty<TextSize> text, Transfer transfer, Sheets sheets) {
     getStyleClass().add("top-bar");
     setAlignment(Pos.CENTER_LEFT);
     setSpacing(4);
@@ -81,22 +84,15 @@ final class TopBar extends HBox {
     var units = new Button();
     units.setId("units");
     units.setTooltip(new Tooltip("Units of this build; any field takes either"));
-    units.setOnAction(
-        e ->
-            session.edit(
-                "Units",
-                b -> b.with(b.units() == UnitSystem.US ? UnitSystem.METRIC : UnitSystem.US)));
+    units.setOnAction(e -> session.turnUnits());
     session
         .buildProperty()
         .subscribe(b -> units.setText(b.units() == UnitSystem.US ? "US units" : "Metric units"));
-    var theme = icon("theme", "Light or dark", MaterialDesignT.THEME_LIGHT_DARK);
-    theme.setOnAction(
-        e ->
-            look.themeProperty()
-                .set(
-                    look.themeProperty().get() == Look.Theme.LIGHT
-                        ? Look.Theme.DARK
-                        : Look.Theme.LIGHT));
+    var theme = icon("theme", "Light or dark (Ctrl+L)", MaterialDesignT.THEME_LIGHT_DARK);
+    theme.setOnAction(e -> look.turn());
+    var size =
+        icon("text-size", "Text: normal, large, bench (Ctrl+T)", MaterialDesignF.FORMAT_SIZE);
+    size.setOnAction(e -> text.set(text.get().next()));
     var bring = icon("import", "Bring in a build document", MaterialDesignI.IMPORT);
     bring.setOnAction(e -> transfer.bringIn(getScene().getWindow()));
     var send =
@@ -112,7 +108,8 @@ final class TopBar extends HBox {
     HBox.setHgrow(space, Priority.ALWAYS);
     getChildren()
         .addAll(
-            name, builds, list, fresh, another, over, undo, redo, space, units, bring, send, theme);
+            name, builds, list, fresh, another, over, undo, redo, space, units, bring, send, size,
+            theme);
   }
 
   private static StringConverter<Choice> names(String none) {

@@ -29,7 +29,7 @@ public final class WindowApp extends Application {
   public void start(Stage stage) {
     var start = prepared();
     stage.setTitle("Grand Bore");
-    stage.setMinWidth(1100);
+    stage.setMinWidth(780);
     stage.setMinHeight(700);
     enter(stage, start.door());
     stage.setOnCloseRequest(this::closing);

@@ -4,22 +4,30 @@ import grandbore.book.ShopBook;
 import grandbore.core.prediction.Curve;
 import grandbore.core.runs.Desk;
 import grandbore.core.units.Measure;
+import grandbore.desktop.composition.Composition;
+import grandbore.desktop.composition.TextSize;
+import grandbore.desktop.composition.WindowMemory;
+import grandbore.desktop.controls.FillsPage;
 import grandbore.desktop.curve.CurvePane;
 import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.find.Command;
+import grandbore.desktop.find.Findable;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Beginning;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Pages;
 import grandbore.desktop.station.Station;
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCodeCombination;
-import javafx.scene.input.KeyCombination;
-import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -36,6 +44,11 @@ final class Workbench implements AutoCloseable {
   private final Transfer transfer;
   private final Scene scene;
   private final Sheets sheets;
+  private final List<Command> commands;
+  private final Findable findable;
+  private final Composition composition;
+  private final WindowMemory memory;
+  private final ObjectProperty<TextSize> text = new SimpleObjectProperty<>(TextSize.NORMAL);
   private final Map<Station, Node> pages = new EnumMap<>(Station.class);
 
   Workbench(ShopBook book, Beginning beginning) {
@@ -47,12 +60,18 @@ final class Workbench implements AutoCloseable {
    */
   Workbench(ShopBook book, Beginning beginning, CurveService.Solver solver) {
     session = new Session(book, beginning);
+    memory =
+        new WindowMemory(
+            Optional.of(book.path().resolveSibling(book.path().getFileName() + ".window")));
     curves = new CurveService(session, solver);
     rail = new Rail(session);
     var foot = new FootLine(session, curves);
     transfer = new Transfer(session, () -> curves.stateProperty().get().curve(), foot::say);
     var curvePane = new CurvePane(session, curves, look);
-    var make = new Pages(session, curves, curvePane.rpmProperty(), look);
+    var frame = new StackPane();
+    var both = new StackPane(frame);
+    sheets = new Sheets(session, frame, both);
+    var make = new Pages(session, curves, curvePane.rpmProperty(), look, rail::choose, sheets);
     var scroll = new ScrollPane();
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -69,7 +88,9 @@ final class Workbench implements AutoCloseable {
     rail.chosenProperty()
         .subscribe(
             s -> {
-              scroll.setContent(pages.computeIfAbsent(s, make::make));
+              var page = pages.computeIfAbsent(s, make::make);
+              scroll.setFitToHeight(page instanceof FillsPage);
+              scroll.setContent(page);
               scroll.setVvalue(0);
             });
     var figures = new FiguresPane(session, rail.chosenProperty());
@@ -77,19 +98,19 @@ final class Workbench implements AutoCloseable {
     figures.setMinHeight(190);
     figures.setPrefHeight(210);
     var right = new VBox(curvePane, figures);
-    right.setPrefWidth(500);
-    right.setMinWidth(400);
     right.getStyleClass().add("right");
-    var root = new BorderPane(scroll);
-    var both = new StackPane(root);
-    sheets = new Sheets(session, root, both);
-    root.setTop(new TopBar(session, look, transfer, sheets));
-    root.setLeft(rail);
-    root.setRight(right);
-    root.setBottom(foot);
-    root.getStyleClass().add("workbench");
+    composition =
+        new Composition(
+            new TopBar(session, look, text, transfer, sheets), rail, scroll, right, foot, "curve");
+    frame.getChildren().add(composition);
+    composition.narrowProperty().subscribe(rail::narrow);
     scene = new Scene(both, WIDTH, HEIGHT);
     look.dress(scene);
+    text.subscribe(this::size);
+    remember();
+    var guide = new Guide(rail, s -> pages.computeIfAbsent(s, make::make), scroll, foot::say);
+    commands = commands();
+    findable = new Findable(session, commands, guide::toInput, guide::toReading, rail::choose);
     keys();
     curves.curve().subscribe(this::keepPeak);
   }
@@ -101,27 +122,51 @@ final class Workbench implements AutoCloseable {
     }
   }
 
-  private void keys() {
-    var keys = scene.getAccelerators();
-    keys.put(new KeyCodeCombination(KeyCode.Z, KeyCombination.SHORTCUT_DOWN), session::undo);
-    keys.put(new KeyCodeCombination(KeyCode.Y, KeyCombination.SHORTCUT_DOWN), session::redo);
-    keys.put(new KeyCodeCombination(KeyCode.B, KeyCombination.SHORTCUT_DOWN), sheets::builds);
-    keys.put(new KeyCodeCombination(KeyCode.N, KeyCombination.SHORTCUT_DOWN), sheets::fresh);
-    KeyCode[] digits = {
-      KeyCode.DIGIT1,
-      KeyCode.DIGIT2,
-      KeyCode.DIGIT3,
-      KeyCode.DIGIT4,
-      KeyCode.DIGIT5,
-      KeyCode.DIGIT6,
-      KeyCode.DIGIT7,
-      KeyCode.DIGIT8
-    };
-    for (var s : Station.values()) {
-      keys.put(
-          new KeyCodeCombination(digits[s.ordinal()], KeyCombination.SHORTCUT_DOWN),
-          () -> rail.choose(s));
+  private void size(TextSize size) {
+    var classes = scene.getRoot().getStyleClass();
+    for (var t : TextSize.values()) {
+      classes.remove("text-" + t.name().toLowerCase(Locale.ROOT));
     }
+    classes.add("text-" + size.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** The window looks as it did last. */
+  private void remember() {
+    var kept = memory.read();
+    look.themeProperty().set(kept.theme());
+    text.set(kept.text());
+    composition.sideProperty().set(kept.side());
+  }
+
+  private void keys() {
+    for (var c : commands) {
+      c.key().ifPresent(key -> scene.getAccelerators().put(key, c.act()));
+    }
+  }
+
+  /** All that a key does, and what can be found by its name. */
+  private List<Command> commands() {
+    var all = new ArrayList<Command>();
+    all.add(Command.of("Find anything", "Shortcut+K", () -> sheets.find(findable::all)));
+    all.add(Command.of("All keys", "F1", () -> sheets.keys(commands)));
+    all.add(Command.of("Undo", "Shortcut+Z", session::undo));
+    all.add(Command.of("Redo", "Shortcut+Y", session::redo));
+    all.add(Command.of("New build", "Shortcut+N", sheets::fresh));
+    all.add(Command.of("All builds", "Shortcut+B", sheets::builds));
+    all.add(Command.of("Copy this build", "Shortcut+D", sheets::copy));
+    all.add(Command.of("Solve every cylinder", "Shortcut+Enter", curves::full));
+    all.add(Command.of("Curve to a strip, and back", "Shortcut+0", composition::toggleStrip));
+    all.add(Command.of("Curve over the whole window", "F11", composition::toggleWhole));
+    all.add(
+        Command.of("Text: normal, large, bench", "Shortcut+T", () -> text.set(text.get().next())));
+    all.add(Command.of("Light or dark", "Shortcut+L", look::turn));
+    all.add(Command.of("US or metric units", "Shortcut+U", session::turnUnits));
+    for (var s : Station.values()) {
+      all.add(
+          Command.of(
+              "Station: " + s.title(), "Shortcut+" + (s.ordinal() + 1), () -> rail.choose(s)));
+    }
+    return List.copyOf(all);
   }
 
   Scene scene() {
@@ -140,6 +185,10 @@ final class Workbench implements AutoCloseable {
     return rail;
   }
 
+  Composition composition() {
+    return composition;
+  }
+
   Look look() {
     return look;
   }
@@ -150,6 +199,9 @@ final class Workbench implements AutoCloseable {
 
   @Override
   public void close() {
+    memory.write(
+        new WindowMemory.Memory(
+            composition.sideProperty().get(), text.get(), look.themeProperty().get()));
     curves.close();
     session.close();
   }

@@ -216,11 +216,11 @@ class StationsTest extends BenchTest {
     var session = bench.session();
     String plain =
         Station.BREATHING.measured(
-            session.build(), session.readings(), session.engine().combination());
+            session.build(), session.readings(), session.engine().combination(), false);
     fitEverything(Boost.Kind.TURBOCHARGER);
     String fitted =
         Station.BREATHING.measured(
-            session.build(), session.readings(), session.engine().combination());
+            session.build(), session.readings(), session.engine().combination(), false);
     assertThat(Integer.parseInt(fitted.split(" ", -1)[2]))
         .isGreaterThan(Integer.parseInt(plain.split(" ", -1)[2]));
     var bore = Specs.field("bottomEnd.bore");
@@ -237,7 +237,7 @@ class StationsTest extends BenchTest {
     var session = bench.session();
     return Integer.parseInt(
         Station.BOTTOM_END.measured(
-                session.build(), session.readings(), session.engine().combination())
+                session.build(), session.readings(), session.engine().combination(), false)
             .split(" ", -1)[0]);
   }
 }

@@ -111,10 +111,23 @@ public final class Predictor implements AutoCloseable {
 
   /** Every cylinder at one speed, and one cycle of the first written down. */
   public Trace trace(BuiltEngine engine, double rpm, BooleanSupplier cancelled) {
+    return trace(engine, rpm, Fidelity.FULL, cancelled);
+  }
+
+  /**
+   * One speed, and one cycle of the first cylinder written down.
+   *
+   * @param rpm rev/min
+   * @param fidelity which cylinders are solved: each at {@link Fidelity#FULL}; the cells are the
+   *     finer ones at each
+   */
+  public Trace trace(BuiltEngine engine, double rpm, Fidelity fidelity, BooleanSupplier cancelled) {
+    var roles =
+        fidelity == Fidelity.FULL
+            ? RepresentativeCylinders.every(engine.combination())
+            : fidelity.roles(engine);
     var mesh = Fidelity.FULL.mesh().withStep(TRACED_STEP);
-    return new OperatingPointSolver(
-            engine, RepresentativeCylinders.every(engine.combination()), mesh)
-        .trace(rpm, cancelled);
+    return new OperatingPointSolver(engine, roles, mesh).trace(rpm, cancelled);
   }
 
   Curve predict(

@@ -87,8 +87,8 @@ public final class Desk<T> {
   }
 
   /** One speed with everything written down. */
-  public Trace trace(BuiltEngine engine, double rpm) {
-    return alone(stop -> predictor.trace(engine, rpm, stop));
+  public Trace trace(BuiltEngine engine, double rpm, Fidelity fidelity) {
+    return alone(stop -> predictor.trace(engine, rpm, fidelity, stop));
   }
 
   /** Something that goes on one worker. */

@@ -1,5 +1,6 @@
 package grandbore.desktop.bench;
 
+import grandbore.desktop.controls.Overlay;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
@@ -11,14 +12,14 @@ import javafx.scene.Node;
 public final class BenchPage {
   private BenchPage() {}
 
-  public static Node make(Session session, CurveService curves, Look look) {
+  public static Node make(Session session, CurveService curves, Look look, Overlay overlay) {
     var instruments = new Instruments();
     var views =
         new Views()
             .with(
                 "Readings",
                 "bench-readings",
-                () -> new ReadingsView(session, curves, look, instruments))
+                () -> new ReadingsView(session, curves, look, instruments, overlay))
             .with("To do", "bench-todo", () -> new ToDoView(session))
             .with("Guided", "bench-guided", () -> new GuidedView(session, look, instruments))
             .with("Torque", "bench-torque", () -> new TorqueView(session, look, instruments))

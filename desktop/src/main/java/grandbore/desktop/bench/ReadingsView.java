@@ -11,6 +11,7 @@ import grandbore.core.clearances.ToDo;
 import grandbore.core.units.Entry;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Overlay;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.WhenSeen;
@@ -24,8 +25,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
 /**
@@ -34,21 +38,25 @@ import javafx.scene.layout.VBox;
 final class ReadingsView extends VBox {
   private final Session session;
   private final GridPane grid = new GridPane();
-  private final FlowPane choices = new FlowPane(4, 4);
+  private final VBox choices = new VBox(1);
   private final Refusal refusal = new Refusal();
   private final Label spread = new Label();
   private final Label said = new Label();
   private final TakenBar taken;
   private final RuleRow rule;
   private final PlanDrawing plan;
+  private final PartsChooser parts;
+  private final Runnable benchMode;
   private Measurement measurement = Measurement.DECK;
   private int nextPlace = 1;
   private Side nextSide = Side.THRUST;
   private CommitField waiting;
   private List<Doubt> doubts = List.of();
 
-  ReadingsView(Session session, CurveService curves, Look look, Instruments instruments) {
+  ReadingsView(
+      Session session, CurveService curves, Look look, Instruments instruments, Overlay overlay) {
     super(8);
+    benchMode = () -> benchMode(look, instruments, overlay);
     this.session = session;
     taken = new TakenBar(session, instruments, this::fromInstrument);
     rule = new RuleRow(session);
@@ -59,25 +67,20 @@ final class ReadingsView extends VBox {
     for (var label : new Label[] {spread, said}) {
       label.setWrapText(true);
     }
-    var groups = new FlowPane(4, 4);
-    var toggles = new ToggleGroup();
-    for (var g : Measurement.Group.values()) {
-      var button = new ToggleButton(g.label());
-      button.setId("group-" + g.name().toLowerCase(Locale.ROOT));
-      button.setToggleGroup(toggles);
-      button.setSelected(g == measurement.group());
-      button.setMinWidth(USE_PREF_SIZE);
-      button.setOnAction(
-          e -> {
-            button.setSelected(true);
-            choose(g.measurements().getFirst());
-          });
-      groups.getChildren().add(button);
-    }
-    getChildren()
+    parts = new PartsChooser(look, g -> choose(g.measurements().getFirst()));
+    var large = Page.button("Bench mode", "bench-mode");
+    large.setTooltip(
+        new Tooltip("The whole window for the place that waits, read from two metres"));
+    large.setOnAction(e -> benchMode.run());
+    choices.getStyleClass().add("measurements");
+    var chooser = new VBox(6, parts, choices, large);
+    chooser.setMinWidth(Region.USE_PREF_SIZE);
+    var work = new VBox(8);
+    work.setMinWidth(0);
+    HBox.setHgrow(work, Priority.ALWAYS);
+    getChildren().add(new HBox(14, chooser, work));
+    work.getChildren()
         .addAll(
-            groups,
-            choices,
             plan,
             grid,
             refusal,
@@ -96,6 +99,24 @@ final class ReadingsView extends VBox {
         session.readingsProperty(),
         session.buildProperty(),
         session.notesProperty());
+  }
+
+  /** The whole window for the place that waits, until it is closed. */
+  private void benchMode(Look look, Instruments instruments, Overlay overlay) {
+    overlay.show(
+        new BenchMode(
+            session,
+            look,
+            instruments,
+            new NextPlace(measurement, nextPlace, nextSide),
+            (typed, place) -> taken.now(typed, place.measurement()),
+            place -> {
+              overlay.close();
+              nextPlace = place.place();
+              nextSide = place.side();
+              taken.show(measurement);
+              refresh();
+            }));
   }
 
   /** Measures something else, from its first place on. */
@@ -123,11 +144,13 @@ final class ReadingsView extends VBox {
       button.setId("measure-" + m.name().toLowerCase(Locale.ROOT));
       button.setToggleGroup(group);
       button.setSelected(m == measurement);
-      button.setMinWidth(USE_PREF_SIZE);
+      button.getStyleClass().addAll("measure", "small");
+      button.setMaxWidth(Double.MAX_VALUE);
       button.setOnAction(e -> choose(m));
       choices.getChildren().add(button);
     }
     doubts = Plausibility.of(ledger, build.units());
+    parts.show(measurement);
     plan.show(ledger, doubts, measurement, nextPlace, nextSide);
     taken.show(measurement);
     rule.show(measurement, ledger);
@@ -225,12 +248,11 @@ final class ReadingsView extends VBox {
     double value = Entry.sum(typed, measurement.quantity(), session.build().units());
     var reading =
         new Reading(0, measurement, place, side, value, taken.now(typed, measurement), false);
-    var sides = measurement.sides().all();
-    int at = sides.indexOf(side);
     int wasPlace = nextPlace;
     var wasSide = nextSide;
-    nextSide = sides.get((at + 1) % sides.size());
-    nextPlace = at + 1 < sides.size() ? place : place % session.ledger().places(measurement) + 1;
+    var next = new NextPlace(measurement, place, side).next(session.ledger().places(measurement));
+    nextSide = next.side();
+    nextPlace = next.place();
     try {
       session.read(reading);
     } catch (IllegalArgumentException e) {

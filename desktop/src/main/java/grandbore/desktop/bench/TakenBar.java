@@ -73,7 +73,8 @@ final class TakenBar extends VBox {
     showLive();
   }
 
-  private static Kind kindFor(Quantity q) {
+  /** The instrument that reads a quantity. */
+  static Kind kindFor(Quantity q) {
     return switch (q) {
       case VOLUME -> Kind.BURETTE;
       case FORCE -> Kind.TESTER;

@@ -11,19 +11,22 @@ final class VerdictLabel extends Label {
 
   void show(Band.Verdict verdict) {
     setText(shape(verdict) + " " + verdict.word());
-    getStyleClass()
-        .setAll(
-            "label",
-            switch (verdict) {
-              case INSIDE -> "inside";
-              case NEAR_EDGE -> "near";
-              case TIGHT, WIDE -> "outside";
-            });
+    style(
+        switch (verdict) {
+          case INSIDE -> "inside";
+          case NEAR_EDGE -> "near";
+          case TIGHT, WIDE -> "outside";
+        });
+  }
+
+  private void style(String now) {
+    getStyleClass().removeAll("inside", "near", "outside");
+    getStyleClass().add(now);
   }
 
   void show(String words, String style) {
     setText(words);
-    getStyleClass().setAll("label", style);
+    style(style);
   }
 
   static String shape(Band.Verdict verdict) {

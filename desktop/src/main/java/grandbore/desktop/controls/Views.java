@@ -2,6 +2,8 @@ package grandbore.desktop.controls;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -23,6 +25,8 @@ public final class Views {
   private final ReadOnlyObjectWrapper<Node> chosen = new ReadOnlyObjectWrapper<>();
 
   public Views() {
+    buttons.getStyleClass().add("views");
+    buttons.getProperties().put(Views.class, this);
     shown.setAlignment(Pos.TOP_LEFT);
     group
         .selectedToggleProperty()
@@ -49,6 +53,30 @@ public final class Views {
       group.selectToggle(button);
     }
     return this;
+  }
+
+  /** The views that a page is made of; none where it has only one. */
+  public static Optional<Views> in(Node page) {
+    for (var node : page.lookupAll(".views")) {
+      if (node.getProperties().get(Views.class) instanceof Views views) {
+        return Optional.of(views);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Shows the first view in which something is found; as it was where it is in none. */
+  public Optional<Node> reveal(Function<Node, Optional<Node>> find) {
+    var before = group.getSelectedToggle();
+    for (var toggle : group.getToggles()) {
+      group.selectToggle(toggle);
+      var found = find.apply(made.get(toggle));
+      if (found.isPresent()) {
+        return found;
+      }
+    }
+    group.selectToggle(before);
+    return Optional.empty();
   }
 
   public Node buttons() {

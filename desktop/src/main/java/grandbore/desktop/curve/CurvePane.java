@@ -40,7 +40,7 @@ public final class CurvePane extends VBox {
     this.service = service;
     chart = new CurveChart(look, rpm::setValue);
     getStyleClass().add("curve-pane");
-    var title = new Label("Predicted curve");
+    var title = new Label("Curve");
     title.getStyleClass().add("pane-title");
     var space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
@@ -54,6 +54,7 @@ public final class CurvePane extends VBox {
     cancel.setOnAction(e -> service.cancel());
     var head = new HBox(8, title, space, cancel, full);
     head.setAlignment(Pos.CENTER_LEFT);
+    head.getStyleClass().add("side-head");
     rpm.setId("rpm-cursor");
     rpm.setAccessibleText("rpm cursor");
     rpm.setBlockIncrement(100);

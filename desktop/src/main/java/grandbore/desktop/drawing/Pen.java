@@ -4,13 +4,14 @@ import grandbore.desktop.look.Palette;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.shape.ArcType;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 /**
  * The strokes of an engineering drawing: thick outlines, thin dimension lines, dash-dotted axes.
  */
-final class Pen {
+public final class Pen {
   static final double SMALL = 11;
   private static final double ARROW = 6;
   private static final double HATCH = 6;
@@ -18,14 +19,14 @@ final class Pen {
   private final GraphicsContext g;
   private final Palette palette;
 
-  Pen(GraphicsContext g, Palette palette) {
+  public Pen(GraphicsContext g, Palette palette) {
     this.g = g;
     this.palette = palette;
     g.setLineDashes();
     g.setFont(Font.font("B612", SMALL));
   }
 
-  void clear(double width, double height) {
+  public void clear(double width, double height) {
     g.setFill(palette.panel());
     g.fillRect(0, 0, width, height);
   }
@@ -55,7 +56,7 @@ final class Pen {
   }
 
   /** A filled outline. */
-  void outline(Color fill, double... xy) {
+  public void outline(Color fill, double... xy) {
     int n = xy.length / 2;
     var x = new double[n];
     var y = new double[n];
@@ -72,12 +73,12 @@ final class Pen {
     g.strokePolygon(x, y, n);
   }
 
-  void box(Color fill, double x, double y, double w, double h) {
+  public void box(Color fill, double x, double y, double w, double h) {
     outline(fill, x, y, x + w, y, x + w, y + h, x, y + h);
   }
 
   /** A cut part: filled and hatched. */
-  void cut(double x, double y, double w, double h) {
+  public void cut(double x, double y, double w, double h) {
     box(palette.metal(), x, y, w, h);
     g.save();
     g.beginPath();
@@ -91,7 +92,7 @@ final class Pen {
     g.restore();
   }
 
-  void circle(Color fill, double x, double y, double r) {
+  public void circle(Color fill, double x, double y, double r) {
     if (fill != null) {
       g.setFill(fill);
       g.fillOval(x - r, y - r, 2 * r, 2 * r);
@@ -101,36 +102,78 @@ final class Pen {
     g.strokeOval(x - r, y - r, 2 * r, 2 * r);
   }
 
-  void dot(Color color, double x, double y, double r) {
+  /** Where something else passes. */
+  public void faint(double x, double y, double r) {
+    g.setStroke(palette.soft());
+    g.setLineWidth(0.7);
+    g.setLineDashes(3, 3);
+    g.strokeOval(x - r, y - r, 2 * r, 2 * r);
+    g.setLineDashes();
+  }
+
+  /**
+   * A slice of a disc.
+   *
+   * @param from degrees, turning left from the right
+   */
+  public void pie(Color fill, double x, double y, double r, double from, double extent) {
+    g.setFill(fill);
+    g.fillArc(x - r, y - r, 2 * r, 2 * r, from, extent, ArcType.ROUND);
+    g.setStroke(palette.ink());
+    g.setLineWidth(1.2);
+    g.strokeArc(x - r, y - r, 2 * r, 2 * r, from, extent, ArcType.ROUND);
+  }
+
+  /** Two discs and what lies between them. */
+  public void capsule(
+      Color fill, double x1, double y1, double r1, double x2, double y2, double r2) {
+    double length = Math.max(1e-9, Math.hypot(x2 - x1, y2 - y1));
+    double nx = (y2 - y1) / length;
+    double ny = -(x2 - x1) / length;
+    circle(fill, x1, y1, r1);
+    circle(fill, x2, y2, r2);
+    outline(
+        fill,
+        x1 + nx * r1,
+        y1 + ny * r1,
+        x2 + nx * r2,
+        y2 + ny * r2,
+        x2 - nx * r2,
+        y2 - ny * r2,
+        x1 - nx * r1,
+        y1 - ny * r1);
+  }
+
+  public void dot(Color color, double x, double y, double r) {
     g.setFill(color);
     g.fillOval(x - r, y - r, 2 * r, 2 * r);
   }
 
-  void line(Color color, double width, double x1, double y1, double x2, double y2) {
+  public void line(Color color, double width, double x1, double y1, double x2, double y2) {
     g.setStroke(color);
     g.setLineWidth(width);
     g.strokeLine(x1, y1, x2, y2);
   }
 
-  void thin(double x1, double y1, double x2, double y2) {
+  public void thin(double x1, double y1, double x2, double y2) {
     line(palette.soft(), 0.8, x1, y1, x2, y2);
   }
 
   /** A centre line. */
-  void axis(double x1, double y1, double x2, double y2) {
+  public void axis(double x1, double y1, double x2, double y2) {
     g.setLineDashes(10, 3, 2, 3);
     thin(x1, y1, x2, y2);
     g.setLineDashes();
   }
 
-  void dashed(Color color, double x1, double y1, double x2, double y2) {
+  public void dashed(Color color, double x1, double y1, double x2, double y2) {
     g.setLineDashes(4, 4);
     line(color, 1, x1, y1, x2, y2);
     g.setLineDashes();
   }
 
   /** A dimension line with an arrow at each end. */
-  void dimension(double x1, double y1, double x2, double y2) {
+  public void dimension(double x1, double y1, double x2, double y2) {
     thin(x1, y1, x2, y2);
     double length = Math.hypot(x2 - x1, y2 - y1);
     if (length < 1) {
@@ -143,6 +186,20 @@ final class Pen {
     arrow(x2, y2, -turn * ux, -turn * uy);
   }
 
+  /** An arrow from one point to another. */
+  public void arrow(Color color, double x1, double y1, double x2, double y2) {
+    double length = Math.hypot(x2 - x1, y2 - y1);
+    double ux = (x2 - x1) / length;
+    double uy = (y2 - y1) / length;
+    double head = Math.min(ARROW, length);
+    line(color, 1.1, x1, y1, x2 - head * ux, y2 - head * uy);
+    g.setFill(color);
+    g.fillPolygon(
+        new double[] {x2, x2 - head * ux - 2.2 * uy, x2 - head * ux + 2.2 * uy},
+        new double[] {y2, y2 - head * uy + 2.2 * ux, y2 - head * uy - 2.2 * ux},
+        3);
+  }
+
   private void arrow(double x, double y, double ux, double uy) {
     g.setFill(palette.soft());
     g.fillPolygon(
@@ -151,14 +208,22 @@ final class Pen {
         3);
   }
 
-  void text(String text, Color color, TextAlignment align, double x, double y) {
+  public void text(String text, Color color, TextAlignment align, double x, double y) {
     g.setFill(color);
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);
     g.fillText(text, x, y);
   }
 
-  void curve(Color color, double width, double[] x, double[] y, double... dashes) {
+  /** Words on ground of their own, over a line, ending at a place. */
+  public void tag(String text, Color color, Color ground, double right, double y) {
+    double width = 6.1 * text.length() + 8;
+    g.setFill(ground);
+    g.fillRect(right - width, y - 8, width, 16);
+    text(text, color, TextAlignment.RIGHT, right - 4, y);
+  }
+
+  public void curve(Color color, double width, double[] x, double[] y, double... dashes) {
     g.setStroke(color);
     g.setLineWidth(width);
     g.setLineDashes(dashes);

@@ -35,7 +35,14 @@ public final class PlanDrawing extends Drawing {
   private Side side = Side.NONE;
 
   public PlanDrawing(Session session, Look look, Chosen chosen) {
-    super(session, look, HEIGHT);
+    this(session, look, HEIGHT, chosen);
+  }
+
+  /**
+   * @param height pixels
+   */
+  public PlanDrawing(Session session, Look look, double height, Chosen chosen) {
+    super(session, look, height);
     setOnMouseClicked(
         e -> {
           for (var s : spots) {
@@ -111,12 +118,13 @@ public final class PlanDrawing extends Drawing {
   private void block(Pen pen, Palette palette, BottomEnd b, double width, double height) {
     int banks = b.banks();
     int inRow = b.cylinders() / banks;
-    double step = Math.min((width - FRONT - 20) / inRow, 120);
+    double step = Math.min((width - FRONT - 20) / inRow, height / 1.2);
     double r = Math.min(0.42 * step, (height - 24) / (2.2 * banks));
+    double begin = Math.max(FRONT, (width - step * inRow) / 2);
     boolean valves = measurement.sides() == Measurement.Sides.INTAKE_EXHAUST;
     for (int n = 1; n <= b.cylinders(); n++) {
       int row = b.row(n);
-      double x = FRONT + step * (row + 0.5);
+      double x = begin + step * (row + 0.5);
       double y = banks == 1 ? height / 2 : height * (b.bank(n) == 0 ? 0.27 : 0.73);
       pen.circle(palette.panel(), x, y, r);
       pen.text(String.valueOf(n), palette.soft(), TextAlignment.CENTER, x - r - 7, y - r + 8);

@@ -67,6 +67,11 @@ public final class Look {
     return theme;
   }
 
+  /** The other theme. */
+  public void turn() {
+    theme.set(theme.get() == Theme.LIGHT ? Theme.DARK : Theme.LIGHT);
+  }
+
   public Palette palette() {
     return theme.get() == Theme.LIGHT ? Palette.LIGHT : Palette.DARK;
   }

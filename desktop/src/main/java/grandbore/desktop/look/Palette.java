@@ -15,6 +15,8 @@ import javafx.scene.paint.Color;
  * @param straw measured
  * @param metal section fill
  * @param gas what the gas fills
+ * @param below under the middle of a scale
+ * @param above over the middle of a scale
  */
 public record Palette(
     Color page,
@@ -26,7 +28,9 @@ public record Palette(
     Color power,
     Color straw,
     Color metal,
-    Color gas) {
+    Color gas,
+    Color below,
+    Color above) {
   static final Palette LIGHT =
       new Palette(
           Color.web("#eceae6"),
@@ -38,7 +42,9 @@ public record Palette(
           Color.web("#9a4a12"),
           Color.web("#8a6410"),
           Color.web("#dcd9d2"),
-          Color.web("#e3ecf7"));
+          Color.web("#e3ecf7"),
+          Color.web("#1c4c8c"),
+          Color.web("#b0440d"));
   static final Palette DARK =
       new Palette(
           Color.web("#1b1d20"),
@@ -50,7 +56,9 @@ public record Palette(
           Color.web("#eba56c"),
           Color.web("#e2bd63"),
           Color.web("#3a3e44"),
-          Color.web("#22344c"));
+          Color.web("#22344c"),
+          Color.web("#5fa0f5"),
+          Color.web("#f0933f"));
 
   /** The same colour for the chart's library. */
   public static java.awt.Color awt(Color c) {

@@ -15,7 +15,7 @@ public final class Asking {
   private static final Duration REST = Duration.millis(300);
 
   private final Node view;
-  private final PauseTransition rest = new PauseTransition(REST);
+  private final PauseTransition rest;
   private List<Object> asked = List.of();
 
   /**
@@ -23,7 +23,17 @@ public final class Asking {
    * @param ask starts the work
    */
   public Asking(Node view, Runnable ask) {
+    this(view, REST, ask);
+  }
+
+  /**
+   * @param view that has to be seen
+   * @param rested how long nothing must have changed
+   * @param ask starts the work
+   */
+  public Asking(Node view, Duration rested, Runnable ask) {
     this.view = view;
+    rest = new PauseTransition(rested);
     rest.setOnFinished(
         e -> {
           if (!isSeen()) {

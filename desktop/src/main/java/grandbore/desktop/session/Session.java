@@ -16,6 +16,7 @@ import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.units.UnitSystem;
 import grandbore.core.working.Figure;
 import grandbore.desktop.session.History.Step;
 import grandbore.desktop.session.History.Version;
@@ -378,6 +379,11 @@ public final class Session implements AutoCloseable {
    */
   public List<BuildDocument> rescue() {
     return RescueFiles.documents(journal.unstored(), bench());
+  }
+
+  /** The build in the other units. */
+  public void turnUnits() {
+    edit("Units", b -> b.with(b.units() == UnitSystem.US ? UnitSystem.METRIC : UnitSystem.US));
   }
 
   /** Writes what could not be stored into files; gives where they lie. */

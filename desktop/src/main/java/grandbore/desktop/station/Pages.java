@@ -5,11 +5,14 @@ import grandbore.desktop.bottomend.BottomEndPage;
 import grandbore.desktop.breathing.BreathingPage;
 import grandbore.desktop.camshaft.CamPage;
 import grandbore.desktop.compression.CompressionPage;
+import grandbore.desktop.controls.Overlay;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.heads.HeadsPage;
+import grandbore.desktop.longsection.LongSectionPage;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.ResultsPage;
 import grandbore.desktop.session.Session;
+import java.util.function.Consumer;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
@@ -21,11 +24,26 @@ public final class Pages {
   private final CurveService curves;
   private final ReadOnlyDoubleProperty rpm;
   private final Look look;
+  private final Consumer<Station> open;
+  private final Overlay overlay;
 
   /** The crank cursor, degrees, one for the whole window. */
   private final DoubleProperty crank = new SimpleDoubleProperty(50);
 
-  public Pages(Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
+  /**
+   * @param rpm the speed cursor, rev/min
+   * @param open goes to a station
+   * @param overlay shows something over the whole window
+   */
+  public Pages(
+      Session session,
+      CurveService curves,
+      ReadOnlyDoubleProperty rpm,
+      Look look,
+      Consumer<Station> open,
+      Overlay overlay) {
+    this.open = open;
+    this.overlay = overlay;
     this.rpm = rpm;
     this.session = session;
     this.curves = curves;
@@ -35,13 +53,14 @@ public final class Pages {
   /** The page of a station. */
   public Node make(Station station) {
     return switch (station) {
+      case ENGINE -> new LongSectionPage(session, curves, look, crank, rpm, open);
       case BRIEF -> BriefPage.make(session, curves);
       case BOTTOM_END -> BottomEndPage.make(session, curves, crank, rpm, look);
       case COMPRESSION -> CompressionPage.make(session, curves, rpm, look);
       case CAM -> CamPage.make(session, curves, crank, look);
       case HEADS -> HeadsPage.make(session, curves, rpm, look);
       case BREATHING -> BreathingPage.make(session, curves, crank, rpm, look);
-      case CLEARANCES -> BenchPage.make(session, curves, look);
+      case CLEARANCES -> BenchPage.make(session, curves, look, overlay);
       case PREDICTION -> new ResultsPage(session, curves, rpm, look);
     };
   }

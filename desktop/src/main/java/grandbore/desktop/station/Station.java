@@ -11,12 +11,18 @@ import java.util.Set;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
 
 /** The stations of the work, in the trade's order. */
 public enum Station {
+  ENGINE(
+      "Engine",
+      MaterialDesignE.ENGINE_OUTLINE,
+      List.of(),
+      Set.of("displacement", "static_compression", "intake_path", "path_wanted", "overlap")),
   BRIEF(
       "Brief",
       MaterialDesignC.CLIPBOARD_TEXT_OUTLINE,
@@ -112,6 +118,37 @@ public enum Station {
     return title;
   }
 
+  /** Where the inputs of a group stand. */
+  public static Station ofGroup(String group) {
+    for (var s : values()) {
+      if (s.groups.contains(group)) {
+        return s;
+      }
+    }
+    return switch (group) {
+      case "brief" -> BRIEF;
+      case "camCard", "degreed" -> CAM;
+      case "seats" -> HEADS;
+      case "worksheet" -> COMPRESSION;
+      default -> BOTTOM_END;
+    };
+  }
+
+  /** Where a figure stands, the whole engine's where it stands nowhere else. */
+  public static Station ofFigure(String name) {
+    for (var s : values()) {
+      if (s != ENGINE && s.figures.contains(name)) {
+        return s;
+      }
+    }
+    return ENGINE;
+  }
+
+  /** The title where there is little room. */
+  public String brief() {
+    return title.replace(" and", ",");
+  }
+
   public Ikon icon() {
     return icon;
   }
@@ -121,10 +158,17 @@ public enum Station {
     return figures;
   }
 
-  /** How much of this station is measured, in words. */
-  public String measured(Build build, Readings readings, Combination asMeasured) {
+  /**
+   * How much of this station is measured, in words.
+   *
+   * @param brief whether there is little room for them
+   */
+  public String measured(Build build, Readings readings, Combination asMeasured, boolean brief) {
+    if (this == ENGINE) {
+      return brief ? "" : "the whole of it";
+    }
     if (this == PREDICTION) {
-      return "of this engine";
+      return brief ? "" : "of this engine";
     }
     int measured = 0;
     int all = 0;
@@ -151,7 +195,8 @@ public enum Station {
         }
       }
     }
-    return (all < 100 ? "%d of %d measured" : "%d/%d measured").formatted(measured, all);
+    String words = brief ? "%d/%d" : all < 100 ? "%d of %d measured" : "%d/%d measured";
+    return words.formatted(measured, all);
   }
 
   /** Whether the engine has what a group describes. */

@@ -1,0 +1,35 @@
+package grandbore.desktop.composition;
+
+/** How large all words and numbers are. */
+public enum TextSize {
+  NORMAL("Normal text", 13),
+  LARGE("Large text", 16),
+  BENCH("Text for the bench", 20);
+
+  private final String title;
+  private final double pixels;
+
+  TextSize(String title, double pixels) {
+    this.title = title;
+    this.pixels = pixels;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  /** Of ordinary words; all other sizes follow from it. */
+  public double pixels() {
+    return pixels;
+  }
+
+  /** Over that of normal text. */
+  public double factor() {
+    return pixels / NORMAL.pixels;
+  }
+
+  /** The one after it, round and round. */
+  public TextSize next() {
+    return values()[(ordinal() + 1) % values().length];
+  }
+}

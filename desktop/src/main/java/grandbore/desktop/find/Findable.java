@@ -1,0 +1,92 @@
+package grandbore.desktop.find;
+
+import grandbore.core.clearances.Measurement;
+import grandbore.core.combination.Specs;
+import grandbore.core.working.Figure;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.find.Target.Kind;
+import grandbore.desktop.session.Session;
+import grandbore.desktop.station.Station;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+
+/** Everything that can be found on the bench as it is now, with its value. */
+public final class Findable {
+  private final Session session;
+  private final List<Command> commands;
+  private final Consumer<String> toInput;
+  private final Consumer<Measurement> toReading;
+  private final Consumer<Station> toStation;
+
+  /**
+   * @param toInput goes to an input, by its path
+   * @param toReading goes to where a measurement is read
+   * @param toStation goes to a station
+   */
+  public Findable(
+      Session session,
+      List<Command> commands,
+      Consumer<String> toInput,
+      Consumer<Measurement> toReading,
+      Consumer<Station> toStation) {
+    this.session = session;
+    this.commands = commands;
+    this.toInput = toInput;
+    this.toReading = toReading;
+    this.toStation = toStation;
+  }
+
+  public List<Target> all() {
+    var all = new ArrayList<Target>();
+    var units = session.build().units();
+    var c = session.engine().combination();
+    for (var f : Specs.fields()) {
+      var given = f.get(c);
+      boolean unsaid = f.spec().optional() && !given.isKnown();
+      String value =
+          unsaid
+              ? "not said"
+              : f.spec().quantity().number(given.si(), units)
+                  + " "
+                  + InputField.symbol(f.spec().quantity(), units);
+      all.add(
+          new Target(
+              Kind.INPUT,
+              f.spec().label(),
+              Station.ofGroup(f.group()).title(),
+              value,
+              "",
+              () -> toInput.accept(f.path())));
+    }
+    for (Figure f : session.figures()) {
+      var station = Station.ofFigure(f.name());
+      all.add(
+          new Target(
+              Kind.FIGURE,
+              f.label(),
+              station.title(),
+              f.quantity().show(f.si(), units),
+              "",
+              () -> toStation.accept(station)));
+    }
+    var ledger = session.ledger();
+    for (var m : Measurement.values()) {
+      all.add(
+          new Target(
+              Kind.READING,
+              m.label(),
+              "Clearances, " + m.group().label(),
+              "%d of %d read".formatted(ledger.filled(m), ledger.wanted(m)),
+              "",
+              () -> toReading.accept(m)));
+    }
+    for (var s : Station.values()) {
+      all.add(new Target(Kind.VIEW, s.title(), "station", "", "", () -> toStation.accept(s)));
+    }
+    for (var command : commands) {
+      all.add(new Target(Kind.COMMAND, command.title(), "", "", command.keyName(), command.act()));
+    }
+    return all;
+  }
+}

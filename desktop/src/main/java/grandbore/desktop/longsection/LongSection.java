@@ -1,0 +1,440 @@
+package grandbore.desktop.longsection;
+
+import grandbore.core.combination.Combination;
+import grandbore.core.flow.GasPath;
+import grandbore.core.flow.GasPath.Part;
+import grandbore.core.prediction.Duct;
+import grandbore.core.prediction.DuctTrace;
+import grandbore.core.prediction.Trace;
+import grandbore.core.prediction.Trace.Kind;
+import grandbore.core.units.Quantity;
+import grandbore.desktop.drawing.CylinderFigure;
+import grandbore.desktop.drawing.CylinderShape;
+import grandbore.desktop.drawing.Pen;
+import grandbore.desktop.longsection.Dimensions.Dimension;
+import grandbore.desktop.longsection.Dimensions.Place;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.look.Palette;
+import grandbore.desktop.results.Shown;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.stream.IntStream;
+import javafx.beans.property.DoubleProperty;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/**
+ * The gas path of one cylinder with the cylinder standing in it, to scale, at the crank cursor. The
+ * gas is painted into an image's pixels, what stands still into one canvas, what moves into
+ * another.
+ */
+final class LongSection extends Pane {
+  private static final double GAP = 6;
+  private static final double ROW = 44;
+
+  /** From the path's axis to what hangs below it. */
+  private static final double UNDER = 36;
+
+  /** Of the room, so much the section may take with its dimensions. */
+  private static final double MOST = 0.56;
+
+  private final Session session;
+  private final Look look;
+  private final DoubleProperty crank;
+  private final Dimensions dimensions;
+  private final ImageView gas = new ImageView();
+  private final Canvas still = new Canvas();
+  private final Canvas moving = new Canvas();
+  private GasPicture picture = new GasPicture(1, 1);
+  private GasPath path;
+  private CylinderShape shape;
+  private PathAxis axis;
+  private double level;
+  private double crankY;
+  private double over;
+  private Trace trace;
+  private GasView view = GasView.PRESSURE;
+  private GasView.Range range;
+  private Consumer<PathAxis> axisMoved = a -> {};
+  private Consumer<Part> opened = p -> {};
+
+  /**
+   * @param crank the crank cursor, degrees
+   */
+  LongSection(Session session, Look look, DoubleProperty crank) {
+    this.session = session;
+    this.look = look;
+    this.crank = crank;
+    dimensions = new Dimensions(session);
+    getStyleClass().add("long-section");
+    for (var layer : List.of(still, moving)) {
+      layer.setMouseTransparent(true);
+    }
+    gas.setMouseTransparent(true);
+    getChildren().addAll(gas, still, moving);
+    setOnMouseMoved(this::hover);
+    setOnMouseClicked(this::open);
+    setAccessibleText("Long section: the gas path of one cylinder");
+  }
+
+  /** Told the axis when it has changed. */
+  void onAxis(Consumer<PathAxis> told) {
+    axisMoved = told;
+  }
+
+  /** Told the part that was clicked; {@code null} for the cylinder. */
+  void onOpen(Consumer<Part> told) {
+    opened = told;
+  }
+
+  /** The engine has changed, or the room. */
+  void draw() {
+    double w = getWidth();
+    if (w < 200 || getScene() == null) {
+      return;
+    }
+    var c = session.engine().combination();
+    path = GasPath.of(c, c.bottomEnd().firingOrder().getFirst());
+    shape = CylinderShape.of(c);
+    dimensions.show(this, c);
+    applyCss();
+    over = overHeight(c);
+    double tall = shape.top() + shape.sweep();
+    axis = new PathAxis(path, shape, w, (MOST * room() - over) / tall);
+    double top = over + 8;
+    crankY = top + shape.top() * axis.scale();
+    level = crankY - CylinderFigure.portAxis(shape) * axis.scale();
+    double h =
+        Math.ceil(Math.max(crankY + shape.sweep() * axis.scale() + 8, level + UNDER + 3 * ROW + 4));
+    if (getPrefHeight() != h) {
+      setMinHeight(h);
+      setPrefHeight(h);
+    }
+    for (var canvas : List.of(still, moving)) {
+      canvas.setWidth(w);
+      canvas.setHeight(h);
+    }
+    if (picture.width() != (int) w || picture.height() != (int) h) {
+      picture = new GasPicture((int) w, (int) h);
+      gas.setImage(picture.image());
+    }
+    drawStill(c);
+    place(c);
+    axisMoved.accept(axis);
+    turn();
+  }
+
+  /** Height that the page has for section and map together. */
+  private double room() {
+    return getParent() == null ? 600 : Math.max(400, getParent().getLayoutBounds().getHeight());
+  }
+
+  /** Shows another cycle, or the same another way. */
+  void show(Trace t, GasView as, GasView.Range scale) {
+    trace = t;
+    view = as;
+    range = scale;
+    turn();
+  }
+
+  /** Dims the gas of an engine or a speed that is no longer the one asked for. */
+  void dim(boolean old) {
+    gas.setOpacity(old ? 0.45 : 1);
+  }
+
+  /** The crank cursor has moved. */
+  void turn() {
+    if (axis == null) {
+      return;
+    }
+    var palette = look.palette();
+    var pen = new Pen(moving.getGraphicsContext2D(), palette);
+    moving.getGraphicsContext2D().clearRect(0, 0, moving.getWidth(), moving.getHeight());
+    double angle = Math.toRadians(crank.get());
+    double in = 0;
+    double out = 0;
+    Color inside = palette.gas();
+    Color before = palette.panel();
+    Color behind = palette.panel();
+    if (trace == null) {
+      picture.clear();
+    } else {
+      int row = GasPicture.row(trace, angle);
+      var tint = Tint.of(view, palette);
+      picture.section(trace, row, axis, level, view, range, tint);
+      in = trace.of(Kind.INTAKE_LIFT)[row];
+      out = trace.of(Kind.EXHAUST_LIFT)[row];
+      double v = view.inCylinder(trace, row);
+      inside = Double.isNaN(v) ? palette.panel() : tint.colour(range.place(v));
+      before = tint.colour(range.place(last(trace.along(Duct.INTAKE).orElseThrow(), row)));
+      behind =
+          tint.colour(
+              range.place(trace.along(Duct.EXHAUST).orElseThrow().of(view.state())[row][0]));
+      arrows(pen, palette, row);
+      read(pen, palette, row);
+    }
+    var figure = figure(pen);
+    figure.ports(
+        before,
+        path.find(Part.INTAKE_PORT).orElseThrow().exit(),
+        behind,
+        path.find(Part.EXHAUST_PORT).orElseThrow().entry());
+    figure.moving(angle, in, out, inside);
+  }
+
+  /** What gauges in the cylinder would read. */
+  private void read(Pen pen, Palette palette, int row) {
+    var units = session.build().units();
+    var shown = new Shown(units);
+    String[] words = {
+      "in the cylinder %,.0f %s, %,.0f %s"
+          .formatted(
+              shown.high().fromSi(trace.of(Kind.CYLINDER_PRESSURE)[row]),
+              shown.high().symbol(),
+              shown.temperature().fromSi(trace.of(Kind.CYLINDER_TEMPERATURE)[row]),
+              shown.temperature().symbol().replace("deg", "°")),
+      "intake valve open %s, %.0f g/s in"
+          .formatted(
+              Quantity.LENGTH.show(Math.max(0, trace.of(Kind.INTAKE_LIFT)[row]), units),
+              grams(Kind.INTAKE_FLOW, row)),
+      "exhaust valve open %s, %.0f g/s out"
+          .formatted(
+              Quantity.LENGTH.show(Math.max(0, trace.of(Kind.EXHAUST_LIFT)[row]), units),
+              grams(Kind.EXHAUST_FLOW, row))
+    };
+    double x =
+        axis.exhaustValve()
+            + 24
+            + widest(dimensions.at(Place.CYLINDER, session.engine().combination()))
+            + 10;
+    for (int i = 0; i < words.length; i++) {
+      pen.text(words[i], palette.ink(), TextAlignment.LEFT, x, level + UNDER + ROW + 16 + 16 * i);
+    }
+  }
+
+  /** A flow in g/s, none without a sign. */
+  private double grams(Kind flow, int row) {
+    return Math.rint(1e3 * trace.of(flow)[row]) + 0.0;
+  }
+
+  private double last(DuctTrace duct, int row) {
+    var cells = duct.of(view.state())[row];
+    return cells[cells.length - 1];
+  }
+
+  private CylinderFigure figure(Pen pen) {
+    return new CylinderFigure(shape, pen, look.palette(), axis.bore(), crankY, axis.scale());
+  }
+
+  /** Small arrows of flow along the path, as long as the gas is fast. */
+  private void arrows(Pen pen, Palette palette, int row) {
+    for (var duct : trace.ducts()) {
+      var ends = axis.duct(duct.duct(), duct.length());
+      if (ends.isEmpty()) {
+        continue;
+      }
+      var speed = duct.of(DuctTrace.State.SPEED)[row];
+      double from = ends.get()[0];
+      double to = ends.get()[1];
+      int n = (int) Math.max(1, (to - from) / 70);
+      for (int k = 0; k < n; k++) {
+        double share = (k + 0.5) / n;
+        double u = GasPicture.along(speed, share);
+        double length = Math.clamp(u / 8, -26, 26);
+        if (Math.abs(length) > 2.5) {
+          double x = from + share * (to - from);
+          pen.arrow(palette.ink(), x - length / 2, level, x + length / 2, level);
+        }
+      }
+    }
+  }
+
+  private void drawStill(Combination c) {
+    var g = still.getGraphicsContext2D();
+    g.clearRect(0, 0, still.getWidth(), still.getHeight());
+    var palette = look.palette();
+    var pen = new Pen(g, palette);
+    pen.axis(6, level, getWidth() - 6, level);
+    for (var span : axis.spans()) {
+      piece(pen, palette, span);
+    }
+    figure(pen).still();
+    pen.axis(
+        axis.bore(), crankY - shape.top() * axis.scale() - 4, axis.bore(), still.getHeight() - 2);
+    pen.axis(
+        axis.bore() - shape.sweep() * axis.scale() - 6,
+        crankY,
+        axis.bore() + shape.sweep() * axis.scale() + 6,
+        crankY);
+    valves(pen, palette, c);
+  }
+
+  /** How many valves there are and how they lean, which one section does not show. */
+  private void valves(Pen pen, Palette palette, Combination c) {
+    var h = c.heads();
+    String lean =
+        shape.opposed()
+            ? ""
+            : "; they lean %.0f° out of this section"
+                .formatted(Math.toDegrees(h.intakeAngle().si()));
+    String words =
+        "%d intake, %d exhaust valve%s%s"
+            .formatted(h.intakeValves(), h.exhaustValves(), h.exhaustValves() > 1 ? "s" : "", lean);
+    pen.text(words, palette.soft(), TextAlignment.RIGHT, getWidth() - 10, still.getHeight() - 10);
+  }
+
+  private void piece(Pen pen, Palette palette, PathAxis.Span s) {
+    double a = s.piece().entry() / 2 * axis.scale();
+    double b = s.piece().exit() / 2 * axis.scale();
+    switch (s.piece().part()) {
+      case PLENUM, SILENCER, COOLER -> {
+        pen.line(palette.ink(), 1.6, s.from(), level - a, s.to(), level - a);
+        pen.line(palette.ink(), 1.6, s.from(), level + a, s.to(), level + a);
+        pen.line(palette.ink(), 1.6, s.from(), level - a, s.from(), level + a);
+        pen.line(palette.ink(), 1.6, s.to(), level - a, s.to(), level + a);
+        if (s.piece().part() == Part.COOLER) {
+          for (double x = s.from() + 5; x < s.to(); x += 6) {
+            pen.thin(x, level - a, x, level + a);
+          }
+        }
+      }
+      case COMPRESSOR, TURBINE -> {
+        pen.circle(null, s.middle(), level, (s.to() - s.from()) / 2);
+        pen.circle(null, s.middle(), level, (s.to() - s.from()) / 5);
+      }
+      default -> {
+        pen.line(palette.ink(), 1.6, s.from(), level - a, s.to(), level - b);
+        pen.line(palette.ink(), 1.6, s.from(), level + a, s.to(), level + b);
+      }
+    }
+    if (s.piece().part() == Part.THROTTLE) {
+      pen.line(palette.ink(), 1.6, s.middle() - a * 0.7, level, s.middle() + a * 0.7, level);
+      pen.circle(palette.panel(), s.middle(), level, 2.5);
+    }
+    if (s.broken()) {
+      double x = s.from() + 0.7 * (s.to() - s.from());
+      pen.line(palette.panel(), 5, x, level - a - 5, x, level + a + 5);
+      pen.thin(x - 4, level + a + 5, x + 1, level - a - 5);
+      pen.thin(x + 1, level + a + 5, x + 6, level - a - 5);
+    }
+  }
+
+  /** Room over the path for the inputs there: one row, or two. */
+  private double overHeight(Combination c) {
+    return rows(c) * ROW + 16;
+  }
+
+  private int rows(Combination c) {
+    double wanted = dimensions.at(Place.OVER, c).stream().mapToDouble(LongSection::width).sum();
+    return wanted > getWidth() - 8 ? 2 : 1;
+  }
+
+  /** Sets every input near to what it measures; none lies on another. */
+  private void place(Combination c) {
+    var row = dimensions.at(Place.OVER, c);
+    var pen = new Pen(still.getGraphicsContext2D(), look.palette());
+    int rows = rows(c);
+    for (int r = 0; r < rows; r++) {
+      int which = r;
+      var here =
+          IntStream.range(0, row.size()).filter(i -> i % rows == which).mapToObj(row::get).toList();
+      over(pen, here, 3 + r * ROW);
+    }
+    intake(pen, dimensions.at(Place.UNDER_INTAKE, c), 4);
+    var exhaust = dimensions.at(Place.UNDER_EXHAUST, c);
+    double[] wanted =
+        exhaust.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
+    var widths = exhaust.stream().mapToDouble(LongSection::width).toArray();
+    double beside = axis.exhaustValve() + 24 + widest(dimensions.at(Place.CYLINDER, c));
+    double[] x = Spread.place(wanted, widths, beside, getWidth() - 4);
+    double y = level + UNDER;
+    for (int i = 0; i < x.length; i++) {
+      put(exhaust.get(i), x[i], y);
+      pen.thin(wanted[i], level + 24, x[i] + 60, y + 2);
+    }
+    cylinder(pen, dimensions.at(Place.CYLINDER, c));
+  }
+
+  private void over(Pen pen, List<Dimension> row, double y) {
+    double[] wanted =
+        row.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
+    var widths = row.stream().mapToDouble(LongSection::width).toArray();
+    double[] x = Spread.place(wanted, widths, 4, getWidth() - 4);
+    for (int i = 0; i < x.length; i++) {
+      put(row.get(i), x[i], y);
+      var span = axis.find(row.get(i).part()).orElseThrow();
+      double end = level - span.piece().entry() / 2 * axis.scale() - 2;
+      pen.thin(wanted[i], Math.min(end, over + 4), x[i] + 50, y + ROW - 2);
+      pen.thin(wanted[i], Math.min(end, over + 4), wanted[i], end);
+    }
+  }
+
+  private void intake(Pen pen, List<Dimension> stack, double x) {
+    double y = level + UNDER;
+    for (int i = 0; i < stack.size(); i++) {
+      put(stack.get(i), x, y + ROW * i);
+      var span = axis.find(stack.get(i).part()).orElseThrow();
+      double at = i == 0 ? span.from() + 3 : span.to() - 3;
+      double foot = y + ROW * i + 30;
+      pen.thin(at, level + 20, at, foot);
+      pen.thin(at, foot, x + width(stack.get(i)) - GAP, foot);
+    }
+  }
+
+  private void cylinder(Pen pen, List<Dimension> stack) {
+    double x = axis.exhaustValve() + 24;
+    double y = level + UNDER;
+    double[] at = {
+      crankY - shape.crown(0) * axis.scale() + 12,
+      crankY,
+      crankY - shape.pin(Math.PI) * axis.scale()
+    };
+    for (int i = 0; i < stack.size(); i++) {
+      put(stack.get(i), x, y + ROW * i);
+      pen.thin(axis.exhaustValve() + 2, at[i], x, y + ROW * i + 28);
+    }
+  }
+
+  private static double width(Dimension d) {
+    return d.box().prefWidth(-1) + GAP;
+  }
+
+  private static double widest(List<Dimension> all) {
+    return all.stream().mapToDouble(LongSection::width).max().orElse(0) + 10;
+  }
+
+  private static void put(Dimension d, double x, double y) {
+    d.box().autosize();
+    d.box().relocate(Math.rint(x), Math.rint(y));
+  }
+
+  private void hover(MouseEvent e) {
+    setCursor(partAt(e) == null && !isOnCylinder(e) ? Cursor.DEFAULT : Cursor.HAND);
+  }
+
+  private Part partAt(MouseEvent e) {
+    if (axis == null || Math.abs(e.getY() - level) > 0.07 * axis.scale()) {
+      return null;
+    }
+    return axis.at(e.getX()).map(s -> s.piece().part()).orElse(null);
+  }
+
+  private boolean isOnCylinder(MouseEvent e) {
+    return axis != null
+        && Math.abs(e.getX() - axis.bore()) < CylinderFigure.half(shape) * axis.scale()
+        && e.getY() > over;
+  }
+
+  private void open(MouseEvent e) {
+    var part = partAt(e);
+    if (part != null || isOnCylinder(e)) {
+      opened.accept(part);
+    }
+  }
+}
