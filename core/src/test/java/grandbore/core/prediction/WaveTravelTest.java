@@ -75,7 +75,7 @@ class WaveTravelTest extends EngineTest {
     double step = Math.toRadians(0.25);
     while (way * (to - x) > 0 && at < angle + 2 * Math.PI) {
       int i = row(t, at % (4 * Math.PI));
-      int cell = (int) Math.clamp((long) (x / d.length() * d.cells()), 0, d.cells() - 1);
+      int cell = Math.clamp((long) (x / d.length() * d.cells()), 0, d.cells() - 1);
       double c = Math.sqrt(GAMMA * R * d.of(State.TEMPERATURE)[i][cell]);
       x += (d.of(State.SPEED)[i][cell] + way * c) * step / RAD_A_SECOND;
       at += step;

@@ -17,27 +17,51 @@ import javafx.scene.layout.GridPane;
  * Inputs in two columns, label before field; those that do not concern this engine are left out.
  */
 public final class InputGrid extends GridPane {
-  private static final int COLUMNS = 2;
+  /** The most pairs of name and input beside one another that are read with ease. */
+  private static final int MOST = 4;
+
+  private static final double NAME = 116;
+  private static final double FIELD = 148;
   private static final double BETWEEN = 10;
 
   private record Cell(Label label, Node control, Predicate<Combination> concerns) {}
 
   private final Session session;
+  private final int most;
+  private int columns;
   private final List<Cell> cells = new ArrayList<>();
   private Predicate<Combination> concerns = c -> true;
   private List<Cell> shown = List.of();
 
+  /** As many columns as there is room for. */
   public InputGrid(Session session) {
+    this(session, MOST);
+  }
+
+  /**
+   * @param most columns
+   */
+  public InputGrid(Session session, int most) {
     this.session = session;
+    this.most = most;
+    columns = Math.min(2, most);
     getStyleClass().add("input-grid");
-    for (int i = 0; i < COLUMNS; i++) {
-      var label = new ColumnConstraints();
-      label.setMinWidth(116);
-      var field = new ColumnConstraints();
-      field.setMinWidth(148);
-      getColumnConstraints().addAll(label, field);
-    }
     session.buildProperty().subscribe(b -> arrange());
+    widthProperty().subscribe(w -> fit(w.doubleValue()));
+  }
+
+  /** More columns where there is room, at least two unless one is wanted. */
+  private void fit(double width) {
+    if (width <= 0) {
+      return;
+    }
+    double each = NAME + FIELD + 2 * getHgap() + BETWEEN;
+    int room = Math.clamp((int) ((width + getHgap()) / each), Math.min(2, most), most);
+    if (room != columns) {
+      columns = room;
+      shown = List.of();
+      arrange();
+    }
   }
 
   /** What is added from here on is shown only where this holds. */
@@ -75,6 +99,12 @@ public final class InputGrid extends GridPane {
     return this;
   }
 
+  private static ColumnConstraints column(double least) {
+    var column = new ColumnConstraints();
+    column.setMinWidth(least);
+    return column;
+  }
+
   private void arrange() {
     var c = session.build().combination();
     var now = cells.stream().filter(cell -> cell.concerns.test(c)).toList();
@@ -83,10 +113,14 @@ public final class InputGrid extends GridPane {
     }
     shown = now;
     getChildren().clear();
+    getColumnConstraints().clear();
+    for (int i = 0; i < columns; i++) {
+      getColumnConstraints().addAll(column(NAME), column(FIELD));
+    }
     for (int i = 0; i < now.size(); i++) {
-      GridPane.setMargin(now.get(i).label, new Insets(0, 0, 0, i % COLUMNS * BETWEEN));
-      add(now.get(i).label, 2 * (i % COLUMNS), i / COLUMNS);
-      add(now.get(i).control, 2 * (i % COLUMNS) + 1, i / COLUMNS);
+      GridPane.setMargin(now.get(i).label, new Insets(0, 0, 0, i % columns * BETWEEN));
+      add(now.get(i).label, 2 * (i % columns), i / columns);
+      add(now.get(i).control, 2 * (i % columns) + 1, i / columns);
     }
   }
 }

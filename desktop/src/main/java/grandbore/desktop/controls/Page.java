@@ -62,6 +62,14 @@ public final class Page {
     return label;
   }
 
+  /** Parts that belong together under a title. */
+  public static VBox group(String title, Node... parts) {
+    var box = new VBox(6, part(title));
+    box.getChildren().addAll(parts);
+    box.getStyleClass().add("group");
+    return box;
+  }
+
   public static Label caution(String words) {
     var label = new Label("⚠  " + words);
     label.getStyleClass().add("caution");

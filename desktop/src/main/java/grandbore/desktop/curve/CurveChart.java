@@ -18,6 +18,7 @@ import java.util.function.ToDoubleFunction;
 import javafx.scene.input.MouseButton;
 import javafx.scene.layout.StackPane;
 import org.jfree.chart.JFreeChart;
+import org.jfree.chart.annotations.XYLineAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
@@ -38,6 +39,8 @@ import org.jfree.data.xy.XYSeriesCollection;
  * must and stay otherwise; points that did not become periodic are gaps.
  */
 final class CurveChart extends StackPane {
+  private WantedBand wants = new WantedBand(0, 1);
+  private double watts;
   private static final int NOW = 0;
   private static final int GHOST = 1;
   private static final double HEADROOM = 1.12;
@@ -103,8 +106,17 @@ final class CurveChart extends StackPane {
 
   /**
    * @param wanted the speeds that matter
+   * @param powerWanted at least somewhere in them, W; nought where the brief says none
    */
-  void show(Seen newest, UnitSystem system, double from, double to, WantedBand wanted) {
+  void show(
+      Seen newest,
+      UnitSystem system,
+      double from,
+      double to,
+      WantedBand wanted,
+      double powerWanted) {
+    wants = wanted;
+    watts = powerWanted;
     if (system != units) {
       forget();
       units = system;
@@ -148,6 +160,7 @@ final class CurveChart extends StackPane {
       ((XYLineAndShapeRenderer) plot.getRenderer(i)).removeAnnotations();
     }
     annotate();
+    want();
     chart.setNotify(true);
   }
 
@@ -168,6 +181,7 @@ final class CurveChart extends StackPane {
       if (t * 1.02 > torqueTop) {
         torqueTop = 50 * Math.ceil(HEADROOM * t / 50);
       }
+      p = Math.max(p, 1.06 * power(watts));
       if (p * 1.02 > powerTop) {
         powerTop = 50 * Math.ceil(HEADROOM * p / 50);
       }
@@ -246,7 +260,13 @@ final class CurveChart extends StackPane {
             });
     curve
         .peakPower()
-        .ifPresent(at -> peak(1, at.rpm(), power(at.power()), ABOVE, Palette.awt(p.power())));
+        .ifPresent(
+            at -> {
+              // Under its curve where the mark of the power wanted lies just above.
+              double gap = power(watts) - power(at.power());
+              double off = watts > 0 && gap > 0 && gap < 0.12 * powerTop ? -0.085 : ABOVE;
+              peak(1, at.rpm(), power(at.power()), off, Palette.awt(p.power()));
+            });
     for (var point : curve.points()) {
       if (!point.converged()) {
         var mark = text("✕ not converged", point.rpm(), 0.05 * torqueTop, Palette.awt(p.soft()));
@@ -268,6 +288,30 @@ final class CurveChart extends StackPane {
               below.setTextAnchor(TextAnchor.TOP_LEFT);
               annotation(1, below);
             });
+  }
+
+  /** The power that the brief wants, over its band, and by how much it is met or missed. */
+  private void want() {
+    if (watts <= 0 || seen.curve() == null) {
+      return;
+    }
+    var ink = Palette.awt(look.palette().ink());
+    double level = power(watts);
+    var line =
+        new XYLineAnnotation(
+            wants.from(), level, wants.to(), level, ChartDress.line(1.4f, new float[] {2, 3}), ink);
+    double best = seen.curve().peakPower().map(at -> power(at.power())).orElse(0.0);
+    long off = Math.round(best - level);
+    String words =
+        off < 0
+            ? "▼ %.0f wanted, %d short".formatted(level, -off)
+            : "● %.0f wanted, %d over".formatted(level, off);
+    var name = text(words, wants.from(), level + 0.012 * powerTop, ink);
+    name.setTextAnchor(TextAnchor.BOTTOM_LEFT);
+    name.setBackgroundPaint(Palette.awt(look.palette().panel()));
+    var renderer = (XYLineAndShapeRenderer) plot.getRenderer(1);
+    renderer.addAnnotation(line);
+    renderer.addAnnotation(name);
   }
 
   private XYTextAnnotation end(String label, double rpm, double value, Color color) {

@@ -95,11 +95,12 @@ public final class CurvePane extends VBox {
     }
     var band = WantedBand.of(build.combination().brief());
     var seen = Seen.of(state, service.overProperty().get());
-    var now = List.<Object>of(build.units(), build.speeds(), session.id(), band);
+    double wanted = build.combination().brief().power().si();
+    var now = List.<Object>of(build.units(), build.speeds(), session.id(), band, wanted);
     if (!seen.equals(drawn) || !now.equals(drawnWith)) {
       drawn = seen;
       drawnWith = now;
-      chart.show(seen, build.units(), from, to, band);
+      chart.show(seen, build.units(), from, to, band, wanted);
     }
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);

@@ -25,7 +25,7 @@ public final class CrankDrawing extends Drawing {
   private final InputField fillet = input("partSizes.fillet");
 
   public CrankDrawing(Session session, Look look) {
-    super(session, look, HEIGHT);
+    super(session, look, HEIGHT, false);
   }
 
   @Override

@@ -1,5 +1,6 @@
 package grandbore.desktop.drawing;
 
+import grandbore.desktop.composition.Growing;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
@@ -13,15 +14,29 @@ abstract class Drawing extends Pane {
   private final Session session;
   private final Look look;
 
+  /** One that grows with the window. */
   Drawing(Session session, Look look, double height) {
+    this(session, look, height, true);
+  }
+
+  /**
+   * @param height pixels, at the usual window's
+   * @param grows whether it is higher in a higher window
+   */
+  Drawing(Session session, Look look, double height, boolean grows) {
     this.session = session;
     this.look = look;
     getStyleClass().add("drawing");
-    setMinHeight(height);
-    setPrefHeight(height);
-    setMaxHeight(height);
+    if (grows) {
+      Growing.from(height, this);
+    } else {
+      setMinHeight(height);
+      setPrefHeight(height);
+      setMaxHeight(height);
+    }
     getChildren().add(canvas);
     widthProperty().subscribe(w -> redraw());
+    heightProperty().subscribe(h -> redraw());
     session.buildProperty().subscribe(b -> redraw());
     session.readingsProperty().subscribe(r -> redraw());
     session.overProperty().subscribe(o -> redraw());

@@ -44,7 +44,7 @@ public final class EventsDrawing extends Drawing {
   }
 
   private double ringAngle(double x, double y) {
-    return Math.atan2(x - getWidth() / 2, HEIGHT / 2 - y);
+    return Math.atan2(x - getWidth() / 2, getPrefHeight() / 2 - y);
   }
 
   /** To half a degree, as a cam is moved. */

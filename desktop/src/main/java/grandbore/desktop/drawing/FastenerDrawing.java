@@ -17,7 +17,7 @@ public final class FastenerDrawing extends Drawing {
   private boolean loosened;
 
   public FastenerDrawing(Session session, Look look) {
-    super(session, look, HEIGHT);
+    super(session, look, HEIGHT, false);
   }
 
   /**

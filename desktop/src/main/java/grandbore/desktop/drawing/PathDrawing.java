@@ -39,7 +39,7 @@ public final class PathDrawing extends Drawing {
   private final InputField collectorBore = input("exhaust.collectorDiameter");
 
   public PathDrawing(Session session, Look look) {
-    super(session, look, HEIGHT);
+    super(session, look, HEIGHT, false);
   }
 
   private static double box(Combination c) {

@@ -42,7 +42,7 @@ public final class PlanDrawing extends Drawing {
    * @param height pixels
    */
   public PlanDrawing(Session session, Look look, double height, Chosen chosen) {
-    super(session, look, height);
+    super(session, look, height, false);
     setOnMouseClicked(
         e -> {
           for (var s : spots) {

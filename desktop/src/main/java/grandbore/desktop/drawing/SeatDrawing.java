@@ -46,7 +46,7 @@ public final class SeatDrawing extends Drawing {
           input("seats.exhaustMargin"));
 
   public SeatDrawing(Session session, Look look) {
-    super(session, look, HEIGHT);
+    super(session, look, HEIGHT, false);
   }
 
   @Override

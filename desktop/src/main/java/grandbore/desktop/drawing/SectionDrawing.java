@@ -1,6 +1,7 @@
 package grandbore.desktop.drawing;
 
 import grandbore.core.units.Quantity;
+import grandbore.core.valvetrain.ValveMotion;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
@@ -13,6 +14,12 @@ import javafx.scene.text.TextAlignment;
 public final class SectionDrawing extends Drawing {
   private static final double HEIGHT = 452;
   private static final double MARGIN = 14;
+
+  /** Room for the inputs beside the cylinder. */
+  private static final double SIDES = 150;
+
+  /** From this width on the engine is seen from its front too. */
+  private static final double BOTH = 640;
 
   private final DoubleProperty crankDegrees = new SimpleDoubleProperty(50);
   private final InputField bore = input("bottomEnd.bore");
@@ -34,61 +41,33 @@ public final class SectionDrawing extends Drawing {
   void draw(Pen pen, Palette palette, double width, double height) {
     var c = session().engine().combination();
     var b = c.bottomEnd();
-    double throwRadius = b.stroke().si() / 2;
-    double deckHeight = b.blockDeck().si();
-    double webs = throwRadius + b.rodJournal().si() / 2 + 0.012;
-    double head = 0.030;
-    double scale = (height - 2 * MARGIN) / (deckHeight + head + webs);
-    double cx = width * 0.5;
-    double crankY = height - MARGIN - webs * scale;
-    double deckY = crankY - deckHeight * scale;
-    double half = b.bore().si() / 2 * scale;
-    double wall = Math.max(6, 0.010 * scale);
-    double sleeve = 1.15 * b.stroke().si() * scale + b.pinHeight().si() * scale;
-
+    var shape = CylinderShape.of(c);
+    boolean both = width > BOTH;
+    double room = both ? 0.58 * width : width;
+    double scale =
+        Math.min(
+            (height - 2 * MARGIN) / (shape.top() + shape.sweep()),
+            (room - 2 * SIDES) / (2 * Math.max(CylinderFigure.half(shape), shape.sweep())));
+    double cx = room * 0.52;
+    double crankY = (height + (shape.top() - shape.sweep()) * scale) / 2;
     double angle = Math.toRadians(crankDegrees.get());
-    var crank = b.crank();
-    double crownY = deckY + (b.deckClearance() + crank.depth(angle)) * scale;
-    double pinY = crownY + b.pinHeight().si() * scale;
-    double pinX = cx + b.pinOffset().si() * scale;
-    double journalX = cx + throwRadius * Math.sin(angle) * scale;
-    double journalY = crankY - throwRadius * Math.cos(angle) * scale;
-
-    pen.box(palette.gas(), cx - half, deckY, 2 * half, Math.max(0, crownY - deckY));
-    pen.cut(cx - half - wall, deckY, wall, sleeve);
-    pen.cut(cx + half, deckY, wall, sleeve);
-    pen.cut(cx - half - wall, deckY - head * scale, 2 * (half + wall), head * scale - 1);
-    pen.axis(cx, deckY - head * scale - 6, cx, height - 4);
-    pen.axis(cx - webs * scale - 8, crankY, cx + webs * scale + 8, crankY);
-
-    double skirt = 1.7 * b.pinHeight().si() * scale;
-    pen.box(palette.metal(), cx - half + 1, crownY, 2 * half - 2, skirt);
-    pen.circle(null, cx, crankY, throwRadius * scale);
-    double end = b.rodJournal().si() / 2 * scale;
-    double small = 0.30 * b.pinHeight().si() * scale + 4;
-    double length = Math.hypot(journalX - pinX, journalY - pinY);
-    double nx = (journalY - pinY) / length;
-    double ny = -(journalX - pinX) / length;
-    pen.outline(
-        palette.panel(),
-        pinX + nx * small,
-        pinY + ny * small,
-        journalX + nx * 0.7 * end,
-        journalY + ny * 0.7 * end,
-        journalX - nx * 0.7 * end,
-        journalY - ny * 0.7 * end,
-        pinX - nx * small,
-        pinY - ny * small);
-    pen.circle(palette.metal(), journalX, journalY, end + 4);
-    pen.circle(palette.panel(), journalX, journalY, end);
-    pen.circle(palette.metal(), pinX, pinY, small + 2);
-    pen.circle(palette.panel(), pinX, pinY, 0.7 * small);
-    pen.circle(palette.metal(), cx, crankY, b.mainJournal().si() / 2 * scale);
-
+    var figure = new CylinderFigure(shape, pen, palette, cx, crankY, scale);
+    double inWidth = Math.sqrt(4 * c.heads().intakePortArea() / Math.PI);
+    double outWidth = Math.sqrt(4 * c.heads().exhaustPortArea() / Math.PI);
+    figure.still();
+    figure.ports(palette.panel(), inWidth, palette.panel(), outWidth);
+    figure.moving(angle, lift(ValveMotion.intake(c), angle), lift(ValveMotion.exhaust(c), angle), palette.gas());
+    double half = b.bore().si() / 2 * scale;
+    double wall = CylinderFigure.half(shape) * scale - half;
+    double deckY = crankY - b.blockDeck().si() * scale;
+    pen.axis(cx, crankY - shape.top() * scale - 6, cx, height - 22);
+    pen.axis(
+        cx - shape.sweep() * scale - 8, crankY, cx + shape.sweep() * scale + 8, crankY);
     var over = session().overProperty().get();
     if (over != null) {
       ghost(pen, palette, over, angle, cx, crankY, scale);
     }
+    double throwRadius = shape.throwRadius() * scale;
     dimensions(
         pen,
         cx,
@@ -96,20 +75,28 @@ public final class SectionDrawing extends Drawing {
         wall,
         deckY,
         crankY,
-        crownY,
-        pinX,
-        pinY,
-        journalX,
-        journalY,
-        throwRadius * scale,
-        head * scale);
+        crankY - shape.crown(angle) * scale,
+        cx + b.pinOffset().si() * scale,
+        crankY - shape.pin(angle) * scale,
+        cx + throwRadius * Math.sin(angle),
+        crankY - throwRadius * Math.cos(angle),
+        throwRadius,
+        shape.top() * scale - (crankY - deckY));
+    if (both) {
+      new EndView(c, pen, palette).draw(room, 0, width - room, height, angle);
+    }
     String at =
         "%.0f° after top: piston %s below the deck"
             .formatted(
                 crankDegrees.get(),
                 Quantity.LENGTH.show(
-                    b.deckClearance() + crank.depth(angle), session().build().units()));
+                    b.deckClearance() + b.crank().depth(angle), session().build().units()));
     pen.text(at, palette.soft(), TextAlignment.LEFT, 8, height - 10);
+  }
+
+  /** A valve's lift at a crank angle after the firing top centre, the train taken as stiff. */
+  private static double lift(ValveMotion motion, double angle) {
+    return Math.max(0, motion.still().at(angle));
   }
 
   /** The build laid over, at the same crank angle, from the same crank. */
@@ -153,16 +140,18 @@ public final class SectionDrawing extends Drawing {
       double journalY,
       double throwPixels,
       double head) {
-    double top = deckY - head * 0.5;
+    double top = deckY - head - 2;
+    pen.thin(cx - half, deckY, cx - half, top - 4);
+    pen.thin(cx + half, deckY, cx + half, top - 4);
     pen.dimension(cx - half, top, cx + half, top);
-    pen.thin(cx + half, top, cx + half + 52, top);
-    place(bore, cx + half + 54, top - 13);
+    pen.thin(cx + half, top, cx + half + wall + 20, top + 14);
+    place(bore, cx + half + wall + 22, top);
 
     double left = cx - half - wall - 34;
     pen.thin(left - 6, deckY, cx - half - wall, deckY);
     pen.thin(left - 6, crankY, cx, crankY);
     pen.dimension(left, deckY, left, crankY);
-    place(deck, left - 132, (deckY + crankY) / 2 - 13);
+    place(deck, Math.max(4, left - 132), (deckY + crankY) / 2 - 13);
 
     double right = cx + half + wall + 22;
     pen.thin(cx + half, crownY, right + 6, crownY);

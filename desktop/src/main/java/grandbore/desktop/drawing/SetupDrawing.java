@@ -15,7 +15,7 @@ public final class SetupDrawing extends Drawing {
   private Subject subject = Subject.WHOLE;
 
   public SetupDrawing(Session session, Look look) {
-    super(session, look, HEIGHT);
+    super(session, look, HEIGHT, false);
   }
 
   public void show(Routine now, Subject of) {

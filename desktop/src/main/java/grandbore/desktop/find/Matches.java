@@ -15,7 +15,7 @@ public final class Matches {
 
   /** Every word typed must begin a word of the title, or of the place; the title counts more. */
   public static List<Target> of(List<Target> all, String typed) {
-    var words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+");
+    var words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+", -1);
     if (typed.isBlank()) {
       return List.of();
     }
@@ -45,7 +45,7 @@ public final class Matches {
 
   /** At which word of a text another begins, whole words before beginnings; −1 for nowhere. */
   private static double begins(String text, String word) {
-    var all = text.split("[^\\p{Alnum}°.]+");
+    var all = text.split("[^\\p{Alnum}°.]+", -1);
     for (int k = 0; k < all.length; k++) {
       if (all[k].equals(word)) {
         return k;

@@ -1,5 +1,6 @@
 package grandbore.desktop.results;
 
+import grandbore.desktop.composition.Growing;
 import grandbore.desktop.look.ChartDress;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
@@ -101,8 +102,7 @@ public final class PlotPane extends VBox {
     // Every drawing starts with this font, and those here know no other.
     viewer.getCanvas().getGraphicsContext2D().setFont(javafx.scene.text.Font.font("B612", SIZE));
     viewer.getCanvas().setTooltipEnabled(false);
-    viewer.setPrefHeight(HEIGHT);
-    viewer.setMinHeight(HEIGHT);
+    Growing.from(HEIGHT, viewer);
     viewer
         .getCanvas()
         .setOnMouseMoved(

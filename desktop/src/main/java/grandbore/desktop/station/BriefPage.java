@@ -10,8 +10,11 @@ import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.SlowRunning;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.IdleStudy;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
 import grandbore.core.working.BriefChecks;
+import grandbore.desktop.composition.Columns;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.ChoiceField;
 import grandbore.desktop.controls.InputGrid;
@@ -61,45 +64,20 @@ final class BriefPage {
     var donor = new CheckRows();
     session.buildProperty().subscribe(b -> donor.show(DonorCheck.of(b, session.readings())));
     session.readingsProperty().subscribe(r -> donor.show(DonorCheck.of(session.build(), r)));
+    var purpose = Page.part("");
+    purpose.setId("brief-purpose");
+    session.buildProperty().subscribe(b -> purpose.setText(purpose(b)));
     return Page.of(
         "Brief",
-        "What the engine is for, what it burns and the air it breathes: the reasons that decide the"
-            + " parts. The band that matters is shaded under the curve.",
-        new InputGrid(session)
-            .put(
-                "Built for",
-                new ChoiceField<>(
-                    session,
-                    "Application",
-                    Application.values(),
-                    Application::word,
-                    Build::application,
-                    Build::with))
-            .put("Fuel", Page.choice(session, "Fuel", "mixture.fuel", FuelKind.class))
-            .put(
-                "Speeds from",
-                new SpeedField(
-                    session, "Speeds from", SpeedRange::from, (r, v) -> new SpeedRange(v, r.to())))
-            .put(
-                "Speeds to",
-                new SpeedField(
-                    session, "Speeds to", SpeedRange::to, (r, v) -> new SpeedRange(r.from(), v)))
-            .with("brief.bandFrom", "brief.bandTo", "mixture.lambda")
-            .put("Spark", Page.choice(session, "Spark", "mixture.spark", Mixture.Spark.class))
-            .with(
-                "mixture.advance",
-                "weather.pressure",
-                "weather.temperature",
-                "weather.humidity",
-                "brief.power",
-                "brief.idle",
-                "brief.vacuum",
-                "brief.budget"),
-        Page.part("The prediction against it"),
+        "What the engine is for decides the parts. The band is shaded under the curve, the power"
+            + " wanted is marked over it.",
+        purpose,
         stands,
         status,
-        Page.part("What may not be changed"),
-        kept(),
+        new Columns(
+            Page.group("What it is for", purposeInputs()),
+            Page.group("What is wanted of it", wanted(), Page.hint("What may not be changed:"), kept()),
+            Page.group("What it burns and breathes", air())),
         Page.part("Donor: is it what it was sold as"),
         new InputGrid(session).with("brief.soldAs", "brief.soldBore", "brief.soldRatio"),
         donor,
@@ -107,6 +85,55 @@ final class BriefPage {
             "Race fuels and methanol poison through the skin and burn with a flame that may not be"
                 + " seen: follow the maker's sheet. A predicted power is no promise that parts"
                 + " stand it, a predicted knock limit no promise that the engine will not knock."));
+  }
+
+  /** The brief as one says it. */
+  private static String purpose(Build b) {
+    var band = WantedBand.of(b.combination().brief());
+    return String.format(
+        Locale.US,
+        "%s: %s for %s, wanted from %,.0f to %,.0f rpm, on %s",
+        b.name(),
+        Quantity.DISPLACEMENT.show(b.combination().bottomEnd().displacement(), b.units()),
+        b.application().word(),
+        band.from(),
+        band.to(),
+        Words.of(b.combination().mixture().fuel()));
+  }
+
+  private InputGrid purposeInputs() {
+    return new InputGrid(session, 1)
+        .put(
+            "Built for",
+            new ChoiceField<>(
+                session,
+                "Application",
+                Application.values(),
+                Application::word,
+                Build::application,
+                Build::with))
+        .with("brief.bandFrom", "brief.bandTo")
+        .put(
+            "Speeds from",
+            new SpeedField(
+                session, "Speeds from", SpeedRange::from, (r, v) -> new SpeedRange(v, r.to())))
+        .put(
+            "Speeds to",
+            new SpeedField(
+                session, "Speeds to", SpeedRange::to, (r, v) -> new SpeedRange(r.from(), v)));
+  }
+
+  private InputGrid wanted() {
+    return new InputGrid(session, 1)
+        .with("brief.power", "brief.idle", "brief.vacuum", "brief.budget");
+  }
+
+  private InputGrid air() {
+    return new InputGrid(session, 1)
+        .put("Fuel", Page.choice(session, "Fuel", "mixture.fuel", FuelKind.class))
+        .with("mixture.lambda")
+        .put("Spark", Page.choice(session, "Spark", "mixture.spark", Mixture.Spark.class))
+        .with("mixture.advance", "weather.pressure", "weather.temperature", "weather.humidity");
   }
 
   private FlowPane kept() {

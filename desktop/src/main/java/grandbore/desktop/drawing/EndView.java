@@ -1,0 +1,169 @@
+package grandbore.desktop.drawing;
+
+import grandbore.core.combination.Combination;
+import grandbore.core.mechanics.Balance;
+import grandbore.desktop.look.Palette;
+import java.util.TreeMap;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+
+/** The engine from its front: banks at their angle, all throws of the crank, the first pistons. */
+final class EndView {
+  private static final double MARGIN = 16;
+
+  private final Combination c;
+  private final Balance balance;
+  private final Pen pen;
+  private final Palette palette;
+
+  EndView(Combination c, Pen pen, Palette palette) {
+    this.c = c;
+    this.pen = pen;
+    this.palette = palette;
+    balance = new Balance(c);
+  }
+
+  /**
+   * Draws into a box.
+   *
+   * @param angle of the crank after cylinder one's top centre, rad
+   */
+  void draw(double left, double top, double width, double height, double angle) {
+    var b = c.bottomEnd();
+    double tall = b.blockDeck().si() + 0.02;
+    double sweep = CylinderShape.of(c).sweep();
+    double half = b.bore().si() / 2;
+    double spread = 0;
+    double up = 0;
+    for (int n = 1; n <= b.cylinders(); n++) {
+      double lean = Math.abs(balance.lean(n));
+      spread = Math.max(spread, tall * Math.sin(lean) + half * Math.cos(lean));
+      up = Math.max(up, tall * Math.cos(lean) + half * Math.sin(lean));
+    }
+    spread = Math.max(spread, sweep);
+    double scale =
+        Math.min(
+            (width - 2 * MARGIN) / (2 * spread), (height - 2 * MARGIN - 28) / (up + sweep));
+    double cx = left + width / 2;
+    double cy = top + MARGIN + 16 + up * scale;
+    pen.text("from the front, to scale", palette.soft(), TextAlignment.LEFT, left + 4, top + 10);
+    boolean[] drawn = new boolean[2];
+    for (int n = 1; n <= b.cylinders(); n++) {
+      if (!drawn[b.bank(n)]) {
+        drawn[b.bank(n)] = true;
+        cylinder(n, cx, cy, scale, angle);
+      }
+    }
+    pen.faint(cx, cy, sweep * scale);
+    pen.axis(cx - sweep * scale - 8, cy, cx + sweep * scale + 8, cy);
+    pen.axis(cx, cy - sweep * scale - 8, cx, cy + sweep * scale + 8);
+    throwsOf(cx, cy, scale, angle, (sweep * scale) + 10);
+    if (b.banks() == 2) {
+      pen.text(
+          "%.0f° between banks".formatted(Math.toDegrees(c.partSizes().bankAngle().si())),
+          palette.ink(),
+          TextAlignment.CENTER,
+          cx,
+          top + height - 10);
+    }
+  }
+
+  /** A bank's front cylinder: block, deck, piston, rod. */
+  private void cylinder(int n, double cx, double cy, double scale, double angle) {
+    var b = c.bottomEnd();
+    double lean = balance.lean(n);
+    double sin = Math.sin(lean);
+    double cos = Math.cos(lean);
+    double half = b.bore().si() / 2;
+    double deck = b.blockDeck().si();
+    double own = balance.throwAt(n, angle) - lean;
+    double r = b.stroke().si() / 2;
+    double crown = deck - b.deckClearance() - b.crank().depth(own);
+    double pin = crown - b.pinHeight().si();
+    double foot = deck - b.deckClearance() - b.stroke().si() - 1.4 * b.pinHeight().si();
+    double wall = 0.008;
+    for (int side = -1; side <= 1; side += 2) {
+      shape(
+          cx, cy, scale, sin, cos, palette.metal(),
+          side * half, foot, side * (half + wall), foot, side * (half + wall), deck, side * half,
+          deck);
+    }
+    shape(
+        cx, cy, scale, sin, cos, palette.metal(),
+        -half, crown, half, crown, half, pin - CylinderShape.of(c).skirt(), -half,
+        pin - CylinderShape.of(c).skirt());
+    shape(
+        cx, cy, scale, sin, cos, palette.panel(),
+        -half - wall, deck, half + wall, deck, half + wall, deck + 0.012, -half - wall,
+        deck + 0.012);
+    double jx = r * Math.sin(own);
+    double jy = r * Math.cos(own);
+    double px = x(cx, scale, sin, cos, 0, pin);
+    double py = y(cy, scale, sin, cos, 0, pin);
+    pen.line(
+        palette.ink(), 3, px, py, x(cx, scale, sin, cos, jx, jy), y(cy, scale, sin, cos, jx, jy));
+    pen.circle(palette.panel(), px, py, 0.11 * b.bore().si() * scale);
+    pen.axis(
+        cx, cy, x(cx, scale, sin, cos, 0, deck + 0.03), y(cy, scale, sin, cos, 0, deck + 0.03));
+  }
+
+  private void shape(
+      double cx,
+      double cy,
+      double scale,
+      double sin,
+      double cos,
+      Color fill,
+      double... along) {
+    var xy = new double[along.length];
+    for (int i = 0; i < along.length; i += 2) {
+      xy[i] = x(cx, scale, sin, cos, along[i], along[i + 1]);
+      xy[i + 1] = y(cy, scale, sin, cos, along[i], along[i + 1]);
+    }
+    pen.outline(fill, xy);
+  }
+
+  private static double x(double cx, double scale, double sin, double cos, double a, double up) {
+    return cx + (a * cos + up * sin) * scale;
+  }
+
+  private static double y(double cy, double scale, double sin, double cos, double a, double up) {
+    return cy - (up * cos - a * sin) * scale;
+  }
+
+  /** Every throw once, its cylinders beside it. */
+  private void throwsOf(double cx, double cy, double scale, double angle, double names) {
+    var b = c.bottomEnd();
+    double r = b.stroke().si() / 2 * scale;
+    double journal = b.rodJournal().si() / 2 * scale;
+    var cylinders = new TreeMap<Long, StringBuilder>();
+    for (int n = 1; n <= b.cylinders(); n++) {
+      long at = Math.round(Math.toDegrees(balance.throwAt(n, angle)) / 3) * 3;
+      var name = cylinders.computeIfAbsent(Math.floorMod(at, 360L), k -> new StringBuilder());
+      name.append(name.isEmpty() ? "" : " ").append(n);
+    }
+    cylinders.forEach(
+        (degrees, name) -> {
+          double a = Math.toRadians(degrees);
+          pen.capsule(
+              palette.metal(),
+              cx,
+              cy,
+              0.7 * journal,
+              cx + r * Math.sin(a),
+              cy - r * Math.cos(a),
+              journal);
+        });
+    pen.circle(palette.panel(), cx, cy, 0.8 * b.mainJournal().si() / 2 * scale);
+    cylinders.forEach(
+        (degrees, name) -> {
+          double a = Math.toRadians(degrees);
+          pen.tag(
+              name.toString(),
+              palette.ink(),
+              palette.panel(),
+              cx + names * Math.sin(a) + 3.05 * name.length() + 4,
+              cy - names * Math.cos(a));
+        });
+  }
+}
