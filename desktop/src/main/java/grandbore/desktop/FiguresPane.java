@@ -1,9 +1,20 @@
 package grandbore.desktop;
 
 import grandbore.desktop.controls.FigureRow;
+import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Station;
+import grandbore.core.units.UnitSystem;
+import grandbore.core.working.Figure;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.geometry.Pos;
@@ -15,9 +26,14 @@ import javafx.scene.layout.VBox;
 
 /** The station's figures; each opens its working. */
 final class FiguresPane extends VBox {
+  private static final Logger LOG = LoggerFactory.getLogger(FiguresPane.class);
+
   private final Session session;
   private final ReadOnlyObjectProperty<Station> station;
   private final VBox list = new VBox();
+  private Map<Figure, Node> rows = Map.of();
+  private UnitSystem unitsShown;
+  private Bench shown;
   private final Set<String> open = new HashSet<>();
 
   FiguresPane(Session session, ReadOnlyObjectProperty<Station> station) {
@@ -35,17 +51,51 @@ final class FiguresPane extends VBox {
     scroll.getStyleClass().add("flat-scroll");
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().addAll(head, scroll);
-    session.buildProperty().subscribe(b -> refresh());
-    session.readingsProperty().subscribe(r -> refresh());
+    session.benchProperty().subscribe(b -> refresh());
     station.subscribe(s -> refresh());
   }
 
+  /** Whether the figures shown are those of the bench as it is now. */
+  boolean stands() {
+    return shown == session.bench();
+  }
+
+  /** Figures take longer than a frame: they are worked out off the window's thread. */
   private void refresh() {
-    list.getChildren().clear();
-    for (var f : session.figures()) {
+    var bench = session.bench();
+    if (stands()) {
+      show(bench);
+      return;
+    }
+    var _ =
+        CompletableFuture.supplyAsync(bench::figures)
+            .whenCompleteAsync(
+                (figures, failed) -> {
+                  if (failed != null) {
+                    LOG.error("The figures could not be worked out", failed);
+                  } else if (session.bench() == bench) {
+                    shown = bench;
+                    show(bench);
+                  }
+                },
+                Platform::runLater);
+  }
+
+  /** Rows of figures that are as they were stay. */
+  private void show(Bench bench) {
+    var units = bench.build().units();
+    var now = new LinkedHashMap<Figure, Node>();
+    for (var f : bench.figures()) {
       if (station.get().figures().contains(f.name())) {
-        list.getChildren().add(new FigureRow(f, session.build().units(), open));
+        var old = units == unitsShown ? rows.get(f) : null;
+        now.put(f, old == null ? new FigureRow(f, units, open) : old);
       }
+    }
+    unitsShown = units;
+    rows = now;
+    var nodes = List.copyOf(now.values());
+    if (!list.getChildren().equals(nodes)) {
+      list.getChildren().setAll(nodes);
     }
   }
 }

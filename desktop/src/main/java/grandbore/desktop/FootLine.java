@@ -1,17 +1,18 @@
 package grandbore.desktop;
 
-import grandbore.core.clearances.Ledger;
-import grandbore.core.clearances.Measurement;
-import grandbore.core.clearances.Reading;
 import grandbore.core.prediction.Curve;
-import grandbore.core.units.Quantity;
-import grandbore.core.valvetrain.FlatTappet;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.curve.CurveService;
-import grandbore.desktop.curve.Limits;
 import grandbore.desktop.session.Session;
 import java.util.List;
-import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.geometry.Side;
+import javafx.scene.Cursor;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -20,9 +21,15 @@ import javafx.scene.layout.Region;
  * One line along the foot: trouble first, then what is outside its band, then how the curve went.
  */
 final class FootLine extends HBox {
+  /** Of a list that is read at once. */
+  private static final int MOST = 24;
+
   private final Session session;
   private final Label words = new Label();
   private final Label speed = new Label();
+  private final Button more = new Button();
+  private Consumer<Bite> open = b -> {};
+  private List<Bite> bites = List.of();
   private String said = "";
   private Curve curve;
 
@@ -33,7 +40,15 @@ final class FootLine extends HBox {
     var space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
     speed.getStyleClass().add("soft");
-    getChildren().addAll(words, space, speed);
+    words.setOnMouseClicked(e -> goToFirst());
+    more.setId("foot-more");
+    more.getStyleClass().addAll("flat", "small");
+    more.setMinWidth(USE_PREF_SIZE);
+    more.setOnAction(e -> list());
+    Page.show(more, false);
+    setSpacing(10);
+    setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(words, more, space, speed);
     session.benchProperty().subscribe(b -> refresh(""));
     session.troubleProperty().subscribe(t -> refresh(said));
     session.refusalProperty().subscribe(t -> refresh(said));
@@ -50,6 +65,17 @@ final class FootLine extends HBox {
             });
   }
 
+  /** Told what is to be gone to. */
+  void onOpen(Consumer<Bite> told) {
+    open = told;
+  }
+
+  private void goToFirst() {
+    if (!bites.isEmpty()) {
+      open.accept(bites.getFirst());
+    }
+  }
+
   /** Shows a message until the next edit. */
   void say(String message) {
     refresh(message);
@@ -59,6 +85,7 @@ final class FootLine extends HBox {
     said = message;
     String trouble = session.troubleProperty().get();
     words.getStyleClass().removeAll("outside", "near");
+    bites = List.of();
     if (trouble.isEmpty()) {
       trouble = session.refusalProperty().get();
     }
@@ -70,61 +97,31 @@ final class FootLine extends HBox {
     } else {
       words.setText(worst());
     }
-  }
-
-  /** What is wrong with the record itself comes before what it says. */
-  private Optional<String> wrong() {
-    var bench = session.bench();
-    var damages = bench.damages();
-    if (!damages.isEmpty()) {
-      String more = damages.size() == 1 ? "" : " (and %d more)".formatted(damages.size() - 1);
-      return Optional.of("▲ Damaged in the book: " + damages.getFirst().line() + more);
-    }
-    return bench
-        .contradiction()
-        .map(why -> "▲ Readings and specification contradict each other: " + why)
-        .or(() -> session.books().troubles().stream().findFirst().map(t -> "▲ " + t));
+    Page.show(more, bites.size() > 1);
+    more.setText("and %d more".formatted(bites.size() - 1));
+    words.setCursor(bites.isEmpty() ? Cursor.DEFAULT : Cursor.HAND);
   }
 
   private String worst() {
-    var wrong = wrong();
-    if (wrong.isPresent()) {
+    bites = Bite.of(session, curve);
+    if (!bites.isEmpty()) {
       words.getStyleClass().add("outside");
-      return wrong.get();
-    }
-    var build = session.build();
-    var ledger = session.ledger();
-    for (var m : Measurement.values()) {
-      for (var side : m.valueSides()) {
-        var band = ledger.band(m, side);
-        for (var placed : band.isPresent() ? ledger.over(m, side) : List.<Ledger.Placed>of()) {
-          var verdict = band.get().judge(placed.value().si());
-          if (verdict.isOutside()) {
-            words.getStyleClass().add("outside");
-            return "▲ %s, %s, %s: %s, band %s"
-                .formatted(
-                    m.label(),
-                    m.at(placed.place(), m.isTwoSided() ? Reading.Side.NONE : side),
-                    verdict.word(),
-                    m.quantity().show(placed.value().si(), build.units()),
-                    band.get().show(m.quantity(), build.units()));
-          }
-        }
-      }
-    }
-    var tappet = FlatTappet.tooNarrow(build.combination());
-    if (tappet.isPresent()) {
-      words.getStyleClass().add("outside");
-      return "▲ The lobe runs over the edge of a flat tappet narrower than "
-          + Quantity.LENGTH.show(tappet.get(), build.units());
-    }
-    var limit = curve == null ? Optional.<String>empty() : Limits.of(curve);
-    if (limit.isPresent()) {
-      words.getStyleClass().add("outside");
-      return limit.get();
+      return bites.getFirst().words();
     }
     return session.readings().all().isEmpty()
         ? "Nothing measured yet: every number is assumed or from a card"
         : "● Every clearance that has a band lies inside it";
+  }
+
+  /** All that bites, each gone to by a click. */
+  private void list() {
+    var menu = new ContextMenu();
+    menu.setId("bites");
+    for (var b : bites.stream().limit(MOST).toList()) {
+      var item = new MenuItem(b.words());
+      item.setOnAction(e -> open.accept(b));
+      menu.getItems().add(item);
+    }
+    menu.show(more, Side.TOP, 0, 0);
   }
 }

@@ -17,6 +17,7 @@ import java.util.Locale;
 import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.control.Button;
 import javafx.scene.control.ToggleButton;
 import javafx.util.Duration;
 import javax.imageio.ImageIO;
@@ -110,7 +111,18 @@ final class HeadlessDemo {
                   }));
         }
       }
-      shots.add(new Shot("prediction", () -> workbench.rail().choose(Station.PREDICTION)));
+      shots.add(
+          new Shot(
+              "bench-mode",
+              () -> {
+                workbench.rail().choose(Station.CLEARANCES);
+                press("#bench-readings");
+                press("#group-ends");
+                press("#measure-rod_bearing");
+                ((Button) workbench.scene().lookup("#bench-mode")).fire();
+              }));
+      shots.add(new Shot("find", () -> workbench.find("rod b")));
+      shots.add(new Shot("prediction", () -> showPrediction()));
       for (var view : List.of("all", "losses", "slow")) {
         shots.add(new Shot("prediction-" + view, () -> press("#view-" + view)));
       }
@@ -132,6 +144,11 @@ final class HeadlessDemo {
 
   private static String file(String name) {
     return name.toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  private void showPrediction() {
+    workbench.closeSheet();
+    workbench.rail().choose(Station.PREDICTION);
   }
 
   private void press(String id) {

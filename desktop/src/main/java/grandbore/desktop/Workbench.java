@@ -28,6 +28,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -44,6 +45,7 @@ final class Workbench implements AutoCloseable {
   private final Transfer transfer;
   private final Scene scene;
   private final Sheets sheets;
+  private final FiguresPane figures;
   private final List<Command> commands;
   private final Findable findable;
   private final Composition composition;
@@ -93,7 +95,7 @@ final class Workbench implements AutoCloseable {
               scroll.setContent(page);
               scroll.setVvalue(0);
             });
-    var figures = new FiguresPane(session, rail.chosenProperty());
+    figures = new FiguresPane(session, rail.chosenProperty());
     VBox.setVgrow(curvePane, Priority.ALWAYS);
     figures.setMinHeight(190);
     figures.setPrefHeight(210);
@@ -109,6 +111,11 @@ final class Workbench implements AutoCloseable {
     text.subscribe(this::size);
     remember();
     var guide = new Guide(rail, s -> pages.computeIfAbsent(s, make::make), scroll, foot::say);
+    foot.onOpen(
+        b -> {
+          b.reading().ifPresent(guide::toReading);
+          b.station().ifPresent(rail::choose);
+        });
     commands = commands();
     findable = new Findable(session, commands, guide::toInput, guide::toReading, rail::choose);
     keys();
@@ -183,6 +190,25 @@ final class Workbench implements AutoCloseable {
 
   Rail rail() {
     return rail;
+  }
+
+  /** Opens the field that finds anything, with these words in it. */
+  void find(String words) {
+    sheets.close();
+    sheets.find(findable::all);
+    ((TextInputControl) scene.lookup("#find-text")).setText(words);
+  }
+
+  void closeSheet() {
+    sheets.close();
+  }
+
+  Findable findable() {
+    return findable;
+  }
+
+  FiguresPane figures() {
+    return figures;
   }
 
   Composition composition() {

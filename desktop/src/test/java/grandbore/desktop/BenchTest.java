@@ -14,6 +14,7 @@ import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.session.Beginning;
+import grandbore.desktop.station.Station;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
@@ -56,6 +57,11 @@ abstract class BenchTest {
     return false;
   }
 
+  /** The station that a test begins at. */
+  Station station() {
+    return Station.BOTTOM_END;
+  }
+
   @BeforeEach
   void open() throws Exception {
     stage = FxToolkit.registerPrimaryStage();
@@ -73,6 +79,7 @@ abstract class BenchTest {
           var book = ShopBook.open(folder.resolve("book.sqlite"));
           bench = new Workbench(book, Beginning.of(book), solver());
           bench.curves().runs().holdSweeps(!sweeps());
+          bench.rail().choose(station());
           stage.setScene(bench.scene());
           stage.show();
         });
@@ -107,6 +114,9 @@ abstract class BenchTest {
   }
 
   String text(String id) {
+    if (id.startsWith("#figure-")) {
+      until("the figures stand", () -> bench.figures().stands());
+    }
     Node node = robot.lookup(id).query();
     return node instanceof TextField field ? field.getText() : ((Labeled) node).getText();
   }

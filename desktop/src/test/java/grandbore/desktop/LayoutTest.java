@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
@@ -30,6 +31,8 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** Nothing is cut off and no inputs lie over one another, at any station, size or unit system. */
 class LayoutTest extends BenchTest {
+  private static final Set<String> DRAWINGS = Set.of("drawing", "long-section");
+
   @Override
   List<BuildDocument> documents() {
     return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
@@ -38,6 +41,8 @@ class LayoutTest extends BenchTest {
   private void at(double width, double height) {
     robot.interact(
         () -> {
+          stage.setX(0);
+          stage.setY(0);
           stage.setWidth(width);
           stage.setHeight(height);
         });
@@ -79,8 +84,11 @@ class LayoutTest extends BenchTest {
 
   private void inputsKeepApart(String where) {
     for (var node : all(bench.scene().getRoot())) {
-      if (node instanceof Pane drawing && drawing.getStyleClass().contains("drawing")) {
-        var fields = drawing.getChildren().stream().filter(c -> c instanceof InputField).toList();
+      if (node instanceof Pane drawing && drawing.getStyleClass().stream().anyMatch(DRAWINGS::contains)) {
+        var fields =
+            drawing.getChildren().stream()
+                .filter(c -> c instanceof InputField || c.getStyleClass().contains("dimension"))
+                .toList();
         for (int i = 0; i < fields.size(); i++) {
           Bounds a = fields.get(i).getBoundsInParent();
           assertThat(a.getMinX()).as(where + " left of drawing").isGreaterThanOrEqualTo(0);
@@ -140,6 +148,11 @@ class LayoutTest extends BenchTest {
     everyStation("1280×800 metric", false);
     at(1100, 700);
     everyStation("1100×700 metric", true);
+    // Lower than such screens are: the platform without a display is a thousand pixels high.
+    for (double[] size : new double[][] {{800, 980}, {1920, 980}, {2560, 980}}) {
+      at(size[0], size[1]);
+      everyStation("%.0f×%.0f metric".formatted(size[0], size[1]), false);
+    }
   }
 
   /** Every place of every measurement read, one of them wrongly: rows still stand at small size. */

@@ -172,7 +172,8 @@ class StationsTest extends BenchTest {
             KeyCode.DIGIT5,
             KeyCode.DIGIT6,
             KeyCode.DIGIT7,
-            KeyCode.DIGIT8);
+            KeyCode.DIGIT8,
+            KeyCode.DIGIT9);
     for (var station : Station.values()) {
       var key = keys.get(station.ordinal());
       robot.press(KeyCode.CONTROL, key).release(key, KeyCode.CONTROL);

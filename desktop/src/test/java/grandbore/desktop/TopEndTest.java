@@ -60,7 +60,7 @@ class TopEndTest extends BenchTest {
     WaitForAsyncUtils.waitForFxEvents();
     double moved = Math.toDegrees(combination().cam().intakeCentreline().si() - before);
     assertThat(moved).isBetween(5.0, 7.0);
-    assertThat(moved % 0.5).isCloseTo(0, within(1e-9));
+    assertThat(Math.IEEEremainder(moved, 0.5)).isCloseTo(0, within(1e-9));
   }
 
   @Test

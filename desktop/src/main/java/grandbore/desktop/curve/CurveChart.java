@@ -39,6 +39,8 @@ import org.jfree.data.xy.XYSeriesCollection;
  * must and stay otherwise; points that did not become periodic are gaps.
  */
 final class CurveChart extends StackPane {
+  private static final double OVERTAKEN = 0.55;
+
   private WantedBand wants = new WantedBand(0, 1);
   private double watts;
   private static final int NOW = 0;
@@ -122,12 +124,19 @@ final class CurveChart extends StackPane {
       units = system;
     }
     seen = newest;
+    // One drawing at the end, not one for each change.
+    chart.setNotify(false);
     plot.clearDomainMarkers();
     plot.addDomainMarker(cursor);
     band = new IntervalMarker(wanted.from(), wanted.to());
     plot.addDomainMarker(band, Layer.BACKGROUND);
     speed.setRange(from, to + 0.06 * (to - from));
     redraw();
+  }
+
+  /** Dims what an edit has overtaken, without drawing it anew. */
+  void dim(boolean old) {
+    viewer.setOpacity(old ? OVERTAKEN : 1);
   }
 
   void pointAt(double rpm) {
@@ -230,9 +239,7 @@ final class CurveChart extends StackPane {
 
   private void line(
       org.jfree.chart.renderer.xy.XYItemRenderer renderer, Color color, float[] dash) {
-    boolean dimmed = seen.old();
-    var full = dimmed ? faded(color, 140) : color;
-    renderer.setSeriesPaint(NOW, full);
+    renderer.setSeriesPaint(NOW, color);
     renderer.setSeriesPaint(GHOST, faded(color, 80));
     renderer.setSeriesStroke(NOW, ChartDress.line(2.4f, dash));
     renderer.setSeriesStroke(GHOST, new BasicStroke(1.2f));

@@ -102,6 +102,7 @@ public final class CurvePane extends VBox {
       drawnWith = now;
       chart.show(seen, build.units(), from, to, band, wanted);
     }
+    chart.dim(Seen.isOld(state));
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
     cancel.setManaged(cancel.isVisible());

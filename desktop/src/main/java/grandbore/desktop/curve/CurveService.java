@@ -14,9 +14,11 @@ import grandbore.desktop.session.Session;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.value.ObservableValue;
+import javafx.util.Duration;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
@@ -171,6 +173,9 @@ public final class CurveService implements AutoCloseable {
     }
   }
 
+  /** The window shows the edit before the solver takes its processors. */
+  private final PauseTransition breath = new PauseTransition(Duration.millis(25));
+
   private void live() {
     var contradiction = session.bench().contradiction();
     if (contradiction.isPresent()) {
@@ -214,6 +219,7 @@ public final class CurveService implements AutoCloseable {
   }
 
   private void stop() {
+    breath.stop();
     end(now);
     now = null;
   }
@@ -235,6 +241,17 @@ public final class CurveService implements AutoCloseable {
             last.milliseconds(),
             ""));
     var sketch = sketches ? Optional.of(startsOfSketch) : Optional.<WarmStarts>empty();
+    breath.setOnFinished(e -> submit(engine, speeds, fidelity, ghost, asked, sketch));
+    breath.playFromStart();
+  }
+
+  private void submit(
+      BuiltEngine engine,
+      List<Double> speeds,
+      Fidelity fidelity,
+      Curve ghost,
+      long asked,
+      Optional<WarmStarts> sketch) {
     var run =
         runs.submit(
             new Wanted(engine, speeds, fidelity, starts, sketch, solver),

@@ -3,8 +3,10 @@ package grandbore.desktop.curve;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What a predicted curve runs into: valves that float, a fuel that knocks. */
 public final class Limits {
@@ -13,23 +15,27 @@ public final class Limits {
 
   private Limits() {}
 
-  /** The first thing to see to, in words; nothing where there is none. */
-  public static Optional<String> of(Curve curve) {
+  /** What to see to, in words, the gravest first. */
+  public static List<String> of(Curve curve) {
+    return Stream.of(floats(curve), knocks(curve)).flatMap(Optional::stream).toList();
+  }
+
+  private static Optional<String> floats(Curve curve) {
     var floats =
         curve.points().stream()
             .filter(p -> !p.efforts().valvesFollow())
             .min(Comparator.comparingDouble(CurvePoint::rpm));
-    if (floats.isPresent()) {
-      var p = floats.get();
-      double apart = Math.max(p.efforts().intakeFloat(), p.efforts().exhaustFloat());
-      return Optional.of(
-          String.format(
-              Locale.US,
-              "▲ Valves float from %,.0f rpm, %.1f mm clear of the lobe: lighter parts, more spring"
-                  + " or a stiffer train",
-              p.rpm(),
-              1e3 * apart));
-    }
+    return floats.map(
+        p ->
+            String.format(
+                Locale.US,
+                "▲ Valves float from %,.0f rpm, %.1f mm clear of the lobe: lighter parts, more"
+                    + " spring or a stiffer train",
+                p.rpm(),
+                1e3 * Math.max(p.efforts().intakeFloat(), p.efforts().exhaustFloat())));
+  }
+
+  private static Optional<String> knocks(Curve curve) {
     return curve.settled().stream()
         .filter(p -> p.margins().octane() < -OCTANE_SHORT)
         .min(Comparator.comparingDouble(p -> p.margins().octane()))

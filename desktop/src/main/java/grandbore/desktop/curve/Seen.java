@@ -7,17 +7,20 @@ import grandbore.core.prediction.Curve;
  *
  * @param curve null before the first
  * @param ghost beside it, null for none
- * @param old whether an edit has overtaken it
  */
-record Seen(Curve curve, Curve ghost, boolean old) {
-  static final Seen NOTHING = new Seen(null, null, false);
+record Seen(Curve curve, Curve ghost) {
+  static final Seen NOTHING = new Seen(null, null);
 
   /**
    * @param laid the curve of a build laid over, which takes the ghost's place; null for none
    */
   static Seen of(CurveState state, Curve laid) {
+    return new Seen(state.shown(), laid == null ? state.shownGhost() : laid);
+  }
+
+  /** Whether an edit has overtaken what is drawn. */
+  static boolean isOld(CurveState state) {
     var sketch = state.sketch();
-    boolean old = sketch == null ? state.isRunning() : sketch.old();
-    return new Seen(state.shown(), laid == null ? state.shownGhost() : laid, old);
+    return sketch == null ? state.isRunning() : sketch.old();
   }
 }

@@ -1,5 +1,6 @@
 package grandbore.desktop.find;
 
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -15,8 +16,8 @@ public final class Matches {
 
   /** Every word typed must begin a word of the title, or of the place; the title counts more. */
   public static List<Target> of(List<Target> all, String typed) {
-    var words = typed.toLowerCase(Locale.ROOT).strip().split("\\s+", -1);
-    if (typed.isBlank()) {
+    var words = words(typed.toLowerCase(Locale.ROOT));
+    if (words.isEmpty()) {
       return List.of();
     }
     return all.stream()
@@ -28,7 +29,7 @@ public final class Matches {
         .toList();
   }
 
-  private static double rate(Target t, String[] words) {
+  private static double rate(Target t, List<String> words) {
     var title = t.title().toLowerCase(Locale.ROOT);
     var where = t.where().toLowerCase(Locale.ROOT);
     double sum = 0.1 * t.kind().ordinal() + 0.002 * title.length();
@@ -43,16 +44,18 @@ public final class Matches {
     return sum;
   }
 
+  private static List<String> words(String text) {
+    return Arrays.stream(text.split("[^\\p{Alnum}°.]+", -1)).filter(w -> !w.isEmpty()).toList();
+  }
+
   /** At which word of a text another begins, whole words before beginnings; −1 for nowhere. */
   private static double begins(String text, String word) {
-    var all = text.split("[^\\p{Alnum}°.]+", -1);
-    for (int k = 0; k < all.length; k++) {
-      if (all[k].equals(word)) {
-        return k;
-      }
+    var all = words(text);
+    if (all.contains(word)) {
+      return all.indexOf(word);
     }
-    for (int k = 0; k < all.length; k++) {
-      if (all[k].startsWith(word)) {
+    for (int k = 0; k < all.size(); k++) {
+      if (all.get(k).startsWith(word)) {
         return k + 0.5;
       }
     }

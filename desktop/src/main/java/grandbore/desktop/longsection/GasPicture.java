@@ -102,6 +102,27 @@ final class GasPicture {
     show();
   }
 
+  /** The row of a trace for each line of pixels. */
+  private int[] rows(Trace t) {
+    var rows = new int[height];
+    for (int y = 0; y < height; y++) {
+      rows[y] = row(t, 4 * Math.PI * (y + 0.5) / height);
+    }
+    return rows;
+  }
+
+  /** Values between the middles of cells for a line of pixels. */
+  private static void fill(double[] line, double[] cells, int from, double start, double length) {
+    double scale = cells.length / length;
+    int last = cells.length - 1;
+    for (int k = 0; k < line.length; k++) {
+      double at = (from + k + 0.5 - start) * scale - 0.5;
+      int c = at <= 0 ? 0 : Math.min((int) at, last);
+      double f = at <= 0 ? 0 : Math.min(at - c, 1);
+      line[k] = cells[c] + f * (cells[Math.min(c + 1, last)] - cells[c]);
+    }
+  }
+
   private interface Column {
     void paint(double x, double share);
   }
@@ -133,22 +154,31 @@ final class GasPicture {
    */
   void map(Trace t, Trace less, PathAxis axis, GasView view, GasView.Range range, Tint tint) {
     Arrays.fill(pixels, 0);
+    var rows = rows(t);
+    var others = less == null ? null : rows(less);
     for (var duct : t.ducts()) {
+      var ends = axis.duct(duct.duct(), duct.length());
+      if (ends.isEmpty()) {
+        continue;
+      }
+      int from = Math.max(0, (int) Math.ceil(ends.get()[0]));
+      int to = (int) Math.min(Math.ceil(ends.get()[1]), width);
+      double length = ends.get()[1] - ends.get()[0];
       var table = duct.of(view.state());
-      var other =
+      var off =
           less == null ? null : less.along(duct.duct()).map(d -> d.of(view.state())).orElse(null);
+      var line = new double[Math.max(0, to - from)];
+      var lineOff = new double[line.length];
       for (int y = 0; y < height; y++) {
-        double angle = 4 * Math.PI * (y + 0.5) / height;
-        var cells = table[row(t, angle)];
-        var off = other == null ? null : other[row(less, angle)];
-        int line = y * width;
-        columns(
-            duct,
-            axis,
-            (x, share) -> {
-              double v = along(cells, share) - (off == null ? 0 : along(off, share));
-              pixels[line + (int) x] = tint.at(range.place(v));
-            });
+        fill(line, table[rows[y]], from, ends.get()[0], length);
+        if (off != null) {
+          fill(lineOff, off[others[y]], from, ends.get()[0], length);
+        }
+        int at = y * width + from;
+        for (int k = 0; k < line.length; k++) {
+          double v = off == null ? line[k] : line[k] - lineOff[k];
+          pixels[at + k] = tint.at(range.place(v));
+        }
       }
     }
     show();

@@ -256,7 +256,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
               t.point().converged()
                   ? String.format(
                       Locale.US,
-                      "long section of cylinder %d at %,.0f rpm",
+                      "cylinder %d at %,.0f rpm",
                       session.engine().combination().bottomEnd().firingOrder().getFirst(),
                       at)
                   : "✕ this speed did not converge: " + t.point().note());

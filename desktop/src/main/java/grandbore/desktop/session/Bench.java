@@ -31,7 +31,7 @@ public final class Bench {
   private final BuiltEngine engine;
   private final String contradiction;
   private Ledger ledger;
-  private List<Figure> figures;
+  private volatile List<Figure> figures;
 
   private Bench(
       long id,

@@ -1,0 +1,160 @@
+package grandbore.desktop.longsection;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
+import grandbore.core.combination.Intake;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.flow.GasPath;
+import grandbore.core.flow.GasPath.Part;
+import grandbore.core.prediction.Duct;
+import grandbore.desktop.drawing.CylinderShape;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+
+/** What is drawn is what the inputs say, at any engine's proportions. */
+class LongSectionGeometryTest {
+  /** Engines with every input moved at random within what is allowed together. */
+  static List<Combination> engines(long seed, int count) {
+    var random = new Random(seed);
+    var all = new ArrayList<Combination>();
+    for (int k = 0; k < count; k++) {
+      var c =
+          k % 2 == 0
+              ? DemoBuilds.hillClimbEight().combination()
+              : DemoBuilds.paddockFour().combination();
+      c =
+          c.with("exhaust.kind", Exhaust.Kind.values()[random.nextInt(3)])
+              .with("exhaust.outlet", Exhaust.Outlet.values()[random.nextInt(2)])
+              .with("intake.manifold", Intake.Manifold.values()[random.nextInt(3)]);
+      for (var f : Specs.fields()) {
+        double was = f.get(c).si();
+        try {
+          double by = Math.exp(0.5 * random.nextGaussian());
+          double si = Math.clamp(was * by, f.spec().min(), f.spec().max());
+          c = was == 0 ? c : f.with(c, f.get(c).with(si, Provenance.CARD));
+        } catch (InvalidInput refused) {
+          // Such an engine can't be built.
+        }
+      }
+      all.add(c);
+    }
+    return all;
+  }
+
+  @Test
+  void thePistonStandsWhereRodAndCrankPutIt() {
+    for (var c : engines(1, 40)) {
+      var shape = CylinderShape.of(c);
+      var b = c.bottomEnd();
+      double r = b.stroke().si() / 2;
+      double l = b.rodLength().si();
+      double e = b.pinOffset().si();
+      for (int degrees = 0; degrees < 720; degrees += 37) {
+        double a = Math.toRadians(degrees);
+        double x = r * Math.sin(a) - e;
+        double pin = r * Math.cos(a) + Math.sqrt(l * l - x * x);
+        // At its highest the crown is the deck's clearance below the deck.
+        double highest = Math.sqrt((r + l) * (r + l) - e * e);
+        double crown = b.blockDeck().si() - b.deckClearance() - (highest - pin);
+        assertThat(shape.crown(a)).isCloseTo(crown, within(1e-4));
+        assertThat(shape.crown(a) - shape.pin(a)).isCloseTo(b.pinHeight().si(), within(1e-12));
+      }
+    }
+  }
+
+  @Test
+  void theChamberHoldsItsVolumeAndTheValvesStandOnItsCeiling() {
+    for (var c : engines(2, 40)) {
+      var shape = CylinderShape.of(c);
+      double bore = c.bottomEnd().boreArea();
+      double plan =
+          c.compression().planArea().isKnown() ? c.compression().planArea().si() : 0.75 * bore;
+      double share = shape.opposed() ? 0.5 : 1;
+      assertThat(share * plan * shape.roof())
+          .isCloseTo(c.compression().chamberVolume().si(), within(1e-9));
+      for (var v : List.of(shape.intake(), shape.exhaust())) {
+        assertThat(v.y()).isEqualTo(shape.ceiling(v.x()));
+        double lift = 0.011;
+        assertThat(Math.hypot(v.xAt(lift) - v.x(), v.yAt(lift) - v.y()))
+            .isCloseTo(lift, within(1e-12));
+        assertThat(v.yAt(lift)).isLessThan(v.y());
+      }
+      assertThat(shape.exhaust().x()).isGreaterThan(shape.intake().x());
+    }
+  }
+
+  @Test
+  void everyPieceIsToOneScaleAndFollowsTheOneBefore() {
+    for (var c : engines(3, 40)) {
+      var shape = CylinderShape.of(c);
+      for (double width : new double[] {500, 820, 1400}) {
+        var axis = new PathAxis(GasPath.of(c, 1), shape, width, 700);
+        double before = PathAxis.LEFT;
+        for (var s : axis.spans()) {
+          assertThat(s.from()).isGreaterThanOrEqualTo(before - 1e-9);
+          before = s.to();
+          assertThat(s.broken())
+              .isEqualTo(s.to() - s.from() < s.piece().length() * axis.scale() - 1e-9);
+          if (s.broken()) {
+            assertThat(s.piece().part()).isIn(Part.TAIL, Part.SILENCER);
+          }
+        }
+        assertThat(before).isLessThanOrEqualTo(width);
+        var runner = axis.find(Part.RUNNER).orElseThrow();
+        assertThat(runner.width(runner.from()) * runner.width(runner.from()) * Math.PI / 4)
+            .isCloseTo(c.intake().runnerEntry().si(), within(1e-9));
+        double own = c.intake().runnerLength(1) + c.heads().intakePortLength().si();
+        var duct = axis.duct(Duct.INTAKE, own).orElseThrow();
+        assertThat(duct[0]).isCloseTo(runner.from(), within(1e-6));
+        assertThat(duct[1]).isCloseTo(axis.intakeValve(), within(1e-9));
+      }
+    }
+  }
+
+  /** Whatever is wanted where: nothing overlaps, nothing leaves the room while there is room. */
+  @Test
+  void whatIsSpreadKeepsApartAndInside() {
+    var random = new Random(4);
+    for (int k = 0; k < 500; k++) {
+      int n = 1 + random.nextInt(9);
+      double[] wanted = random.doubles(n, -50, 1050).toArray();
+      double[] width = random.doubles(n, 20, 100).toArray();
+      double[] at = Spread.place(wanted, width, 0, 1000);
+      for (int i = 0; i < n; i++) {
+        assertThat(at[i]).isGreaterThanOrEqualTo(-1e-9);
+        assertThat(at[i] + width[i]).isLessThanOrEqualTo(1000 + 1e-9);
+        for (int j = 0; j < n; j++) {
+          if (wanted[i] < wanted[j]) {
+            assertThat(at[i] + width[i]).isLessThanOrEqualTo(at[j] + 1e-9);
+          }
+        }
+      }
+    }
+    // Alone, each stands over what it measures.
+    assertThat(Spread.place(new double[] {300, 700}, new double[] {80, 90}, 0, 1000))
+        .containsExactly(260, 655);
+  }
+
+  /** Between the middles of cells values run straight; at both ends they stay. */
+  @Test
+  void theTintRunsStraightBetweenCells() {
+    double[] cells = {1, 3, 7};
+    assertThat(GasPicture.along(cells, 0.5)).isEqualTo(3);
+    assertThat(GasPicture.along(cells, 1 / 3.0)).isCloseTo(2, within(1e-12));
+    assertThat(GasPicture.along(cells, 0)).isEqualTo(1);
+    assertThat(GasPicture.along(cells, 1)).isEqualTo(7);
+    var range = new GasView.Range(80, 100, 140);
+    assertThat(
+            Arrays.stream(new double[] {60, 80, 90, 100, 120, 140, 900}).map(range::place).toArray())
+        .containsExactly(-1, -1, -0.5, 0, 0.5, 1, 1);
+  }
+}
