@@ -58,8 +58,7 @@ record Bite(String words, Optional<Measurement> reading, Optional<Station> stati
     if (curve != null) {
       Limits.of(curve)
           .forEach(
-              words ->
-                  all.add(new Bite(words, Optional.empty(), Optional.of(Station.PREDICTION))));
+              words -> all.add(new Bite(words, Optional.empty(), Optional.of(Station.PREDICTION))));
     }
     return all;
   }

@@ -1,28 +1,28 @@
 package grandbore.desktop;
 
+import grandbore.core.units.UnitSystem;
+import grandbore.core.working.Figure;
 import grandbore.desktop.controls.FigureRow;
 import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Station;
-import grandbore.core.units.UnitSystem;
-import grandbore.core.working.Figure;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Platform;
-import javafx.scene.Node;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
-import java.util.Set;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** The station's figures; each opens its working. */
 final class FiguresPane extends VBox {

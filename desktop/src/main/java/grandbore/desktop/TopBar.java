@@ -4,6 +4,7 @@ import grandbore.book.Summary;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.composition.TextSize;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Session;
@@ -33,6 +34,9 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignU;
 
 /** Which build, in which units, and the way back. */
 final class TopBar extends HBox {
+  /** Narrower windows go without the name, their buttons closer together. */
+  private static final double NAMED = 1000;
+
   private boolean filling;
 
   TopBar(
@@ -42,10 +46,22 @@ final class TopBar extends HBox {
     setSpacing(4);
     var name = new Label("GRAND BORE");
     name.getStyleClass().add("wordmark");
+    name.setMinWidth(USE_PREF_SIZE);
+    widthProperty()
+        .subscribe(
+            w -> {
+              boolean wide = w.doubleValue() >= NAMED;
+              Page.show(name, wide);
+              getStyleClass().remove("narrow");
+              if (!wide) {
+                getStyleClass().add("narrow");
+              }
+            });
     var builds = new ComboBox<Choice>();
     builds.setId("builds");
     builds.setAccessibleText("build");
     builds.setPrefWidth(200);
+    builds.setMinWidth(180);
     builds.setConverter(names(""));
     builds.setCellFactory(list -> new BuildCell());
     session.books().buildsProperty().subscribe(all -> fill(builds, session));
@@ -66,6 +82,7 @@ final class TopBar extends HBox {
     over.setId("lay-over");
     over.setAccessibleText("lay another build over this one");
     over.setPrefWidth(170);
+    over.setMinWidth(160);
     over.setConverter(names("nothing laid over"));
     over.setOnShowing(e -> others(over, session));
     others(over, session);
@@ -83,6 +100,7 @@ final class TopBar extends HBox {
     redo.setOnAction(e -> session.redo());
     var units = new Button();
     units.setId("units");
+    units.setMinWidth(USE_PREF_SIZE);
     units.setTooltip(new Tooltip("Units of this build; any field takes either"));
     units.setOnAction(e -> session.turnUnits());
     session

@@ -113,7 +113,8 @@ class BenchModeTest extends BenchTest {
       press(key);
     }
     until("kept", () -> readings().size() == 1);
-    assertThat(readings().getFirst().value()).isEqualTo(0.05e-3, org.assertj.core.api.Assertions.within(1e-9));
+    assertThat(readings().getFirst().value())
+        .isEqualTo(0.05e-3, org.assertj.core.api.Assertions.within(1e-9));
     robot.type(KeyCode.ESCAPE);
     until("back", () -> !isShown("#bench-numeral"));
     press("#instrument-simulate");

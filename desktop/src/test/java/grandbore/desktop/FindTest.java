@@ -93,11 +93,7 @@ class FindTest extends BenchTest {
   @Test
   void everyInputOfAFullEngineIsReached() {
     fitEverything(Boost.Kind.TURBOCHARGER);
-    robot.interact(
-        () ->
-            bench
-                .session()
-                .edit("Spacer", b -> b.with(spacer(b.combination()))));
+    robot.interact(() -> bench.session().edit("Spacer", b -> b.with(spacer(b.combination()))));
     var missed = new ArrayList<String>();
     for (var f : Specs.fields()) {
       var target =

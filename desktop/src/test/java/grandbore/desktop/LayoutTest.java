@@ -84,7 +84,8 @@ class LayoutTest extends BenchTest {
 
   private void inputsKeepApart(String where) {
     for (var node : all(bench.scene().getRoot())) {
-      if (node instanceof Pane drawing && drawing.getStyleClass().stream().anyMatch(DRAWINGS::contains)) {
+      if (node instanceof Pane drawing
+          && drawing.getStyleClass().stream().anyMatch(DRAWINGS::contains)) {
         var fields =
             drawing.getChildren().stream()
                 .filter(c -> c instanceof InputField || c.getStyleClass().contains("dimension"))

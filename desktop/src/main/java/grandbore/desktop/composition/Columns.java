@@ -6,8 +6,8 @@ import javafx.scene.Node;
 import javafx.scene.layout.Region;
 
 /**
- * Groups beside one another in as many columns as there is room for, each put where the least stands
- * so far; one below the other where there is room for one.
+ * Groups beside one another in as many columns as there is room for, each put where the least
+ * stands so far; one below the other where there is room for one.
  */
 public final class Columns extends Region {
   private static final double GAP = 18;
@@ -75,7 +75,9 @@ public final class Columns extends Region {
   protected double computePrefHeight(double width) {
     Insets in = getInsets();
     double w = width < 0 ? prefWidth(-1) : width;
-    return in.getTop() + in.getBottom() + arrange(w - in.getLeft() - in.getRight(), (n, x, y, a, h) -> {});
+    return in.getTop()
+        + in.getBottom()
+        + arrange(w - in.getLeft() - in.getRight(), (n, x, y, a, h) -> {});
   }
 
   @Override

@@ -267,13 +267,7 @@ final class CurveChart extends StackPane {
             });
     curve
         .peakPower()
-        .ifPresent(
-            at -> {
-              // Under its curve where the mark of the power wanted lies just above.
-              double gap = power(watts) - power(at.power());
-              double off = watts > 0 && gap > 0 && gap < 0.12 * powerTop ? -0.085 : ABOVE;
-              peak(1, at.rpm(), power(at.power()), off, Palette.awt(p.power()));
-            });
+        .ifPresent(at -> peak(1, at.rpm(), power(at.power()), ABOVE, Palette.awt(p.power())));
     for (var point : curve.points()) {
       if (!point.converged()) {
         var mark = text("✕ not converged", point.rpm(), 0.05 * torqueTop, Palette.awt(p.soft()));
@@ -313,7 +307,10 @@ final class CurveChart extends StackPane {
         off < 0
             ? "▼ %.0f wanted, %d short".formatted(level, -off)
             : "● %.0f wanted, %d over".formatted(level, off);
-    var name = text(words, wants.from(), level + 0.012 * powerTop, ink);
+    // Over the name of the peak where both would lie on one another.
+    boolean close = Math.abs(best - level) < 0.12 * powerTop;
+    double at = close ? Math.max(best, level) + 0.1 * powerTop : level + 0.012 * powerTop;
+    var name = text(words, wants.from(), at, ink);
     name.setTextAnchor(TextAnchor.BOTTOM_LEFT);
     name.setBackgroundPaint(Palette.awt(look.palette().panel()));
     var renderer = (XYLineAndShapeRenderer) plot.getRenderer(1);

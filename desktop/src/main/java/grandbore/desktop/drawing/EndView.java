@@ -42,8 +42,7 @@ final class EndView {
     }
     spread = Math.max(spread, sweep);
     double scale =
-        Math.min(
-            (width - 2 * MARGIN) / (2 * spread), (height - 2 * MARGIN - 28) / (up + sweep));
+        Math.min((width - 2 * MARGIN) / (2 * spread), (height - 2 * MARGIN - 28) / (up + sweep));
     double cx = left + width / 2;
     double cy = top + MARGIN + 16 + up * scale;
     pen.text("from the front, to scale", palette.soft(), TextAlignment.LEFT, left + 4, top + 10);
@@ -84,17 +83,50 @@ final class EndView {
     double wall = 0.008;
     for (int side = -1; side <= 1; side += 2) {
       shape(
-          cx, cy, scale, sin, cos, palette.metal(),
-          side * half, foot, side * (half + wall), foot, side * (half + wall), deck, side * half,
+          cx,
+          cy,
+          scale,
+          sin,
+          cos,
+          palette.metal(),
+          side * half,
+          foot,
+          side * (half + wall),
+          foot,
+          side * (half + wall),
+          deck,
+          side * half,
           deck);
     }
     shape(
-        cx, cy, scale, sin, cos, palette.metal(),
-        -half, crown, half, crown, half, pin - CylinderShape.of(c).skirt(), -half,
+        cx,
+        cy,
+        scale,
+        sin,
+        cos,
+        palette.metal(),
+        -half,
+        crown,
+        half,
+        crown,
+        half,
+        pin - CylinderShape.of(c).skirt(),
+        -half,
         pin - CylinderShape.of(c).skirt());
     shape(
-        cx, cy, scale, sin, cos, palette.panel(),
-        -half - wall, deck, half + wall, deck, half + wall, deck + 0.012, -half - wall,
+        cx,
+        cy,
+        scale,
+        sin,
+        cos,
+        palette.panel(),
+        -half - wall,
+        deck,
+        half + wall,
+        deck,
+        half + wall,
+        deck + 0.012,
+        -half - wall,
         deck + 0.012);
     double jx = r * Math.sin(own);
     double jy = r * Math.cos(own);
@@ -108,13 +140,7 @@ final class EndView {
   }
 
   private void shape(
-      double cx,
-      double cy,
-      double scale,
-      double sin,
-      double cos,
-      Color fill,
-      double... along) {
+      double cx, double cy, double scale, double sin, double cos, Color fill, double... along) {
     var xy = new double[along.length];
     for (int i = 0; i < along.length; i += 2) {
       xy[i] = x(cx, scale, sin, cos, along[i], along[i + 1]);

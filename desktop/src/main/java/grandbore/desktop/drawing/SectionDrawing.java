@@ -56,13 +56,16 @@ public final class SectionDrawing extends Drawing {
     double outWidth = Math.sqrt(4 * c.heads().exhaustPortArea() / Math.PI);
     figure.still();
     figure.ports(palette.panel(), inWidth, palette.panel(), outWidth);
-    figure.moving(angle, lift(ValveMotion.intake(c), angle), lift(ValveMotion.exhaust(c), angle), palette.gas());
+    figure.moving(
+        angle,
+        lift(ValveMotion.intake(c), angle),
+        lift(ValveMotion.exhaust(c), angle),
+        palette.gas());
     double half = b.bore().si() / 2 * scale;
     double wall = CylinderFigure.half(shape) * scale - half;
     double deckY = crankY - b.blockDeck().si() * scale;
     pen.axis(cx, crankY - shape.top() * scale - 6, cx, height - 22);
-    pen.axis(
-        cx - shape.sweep() * scale - 8, crankY, cx + shape.sweep() * scale + 8, crankY);
+    pen.axis(cx - shape.sweep() * scale - 8, crankY, cx + shape.sweep() * scale + 8, crankY);
     var over = session().overProperty().get();
     if (over != null) {
       ghost(pen, palette, over, angle, cx, crankY, scale);

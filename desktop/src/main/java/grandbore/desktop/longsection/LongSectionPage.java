@@ -13,7 +13,6 @@ import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
-import grandbore.desktop.station.Station;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -72,7 +71,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
   /**
    * @param crank the crank cursor, degrees
    * @param rpm the speed cursor, rev/min
-   * @param open goes to a station
+   * @param open told a part that is to be gone to, {@code null} for the cylinder
    */
   public LongSectionPage(
       Session session,
@@ -80,7 +79,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
       Look look,
       DoubleProperty crank,
       ReadOnlyDoubleProperty rpm,
-      Consumer<Station> open) {
+      Consumer<Part> open) {
     this.session = session;
     this.crank = crank;
     this.rpm = rpm;
@@ -90,7 +89,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     service = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
     otherService = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
     section.onAxis(map::on);
-    section.onOpen(part -> open.accept(station(part)));
+    section.onOpen(open);
     VBox.setVgrow(map, Priority.ALWAYS);
     getChildren().addAll(head(), section, map);
     crank.subscribe(
@@ -122,7 +121,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
   }
 
   private HBox head() {
-    var title = new Label(Station.ENGINE.title());
+    var title = new Label("Engine");
     title.getStyleClass().add("page-title");
     title.setMinWidth(Region.USE_PREF_SIZE);
     status.setId("long-section-status");
@@ -176,16 +175,6 @@ public final class LongSectionPage extends VBox implements FillsPage {
     var head = new HBox(10, title, status, compare, tints, run);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
-  }
-
-  private static Station station(Part part) {
-    if (part == null) {
-      return Station.BOTTOM_END;
-    }
-    return switch (part) {
-      case INTAKE_PORT, EXHAUST_PORT -> Station.HEADS;
-      default -> Station.BREATHING;
-    };
   }
 
   private void key(KeyEvent e) {

@@ -8,9 +8,9 @@ import grandbore.core.combination.Mixture;
 import grandbore.core.compression.DonorCheck;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.SlowRunning;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.IdleStudy;
-import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.working.BriefChecks;
@@ -76,7 +76,8 @@ final class BriefPage {
         status,
         new Columns(
             Page.group("What it is for", purposeInputs()),
-            Page.group("What is wanted of it", wanted(), Page.hint("What may not be changed:"), kept()),
+            Page.group(
+                "What is wanted of it", wanted(), Page.hint("What may not be changed:"), kept()),
             Page.group("What it burns and breathes", air())),
         Page.part("Donor: is it what it was sold as"),
         new InputGrid(session).with("brief.soldAs", "brief.soldBore", "brief.soldRatio"),

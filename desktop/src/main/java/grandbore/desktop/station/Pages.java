@@ -1,5 +1,6 @@
 package grandbore.desktop.station;
 
+import grandbore.core.flow.GasPath.Part;
 import grandbore.desktop.bench.BenchPage;
 import grandbore.desktop.bottomend.BottomEndPage;
 import grandbore.desktop.breathing.BreathingPage;
@@ -50,10 +51,26 @@ public final class Pages {
     this.look = look;
   }
 
+  /**
+   * Where the inputs of a part of the gas path stand.
+   *
+   * @param part {@code null} for the cylinder
+   */
+  private static Station of(Part part) {
+    if (part == null) {
+      return Station.BOTTOM_END;
+    }
+    return switch (part) {
+      case INTAKE_PORT, EXHAUST_PORT -> Station.HEADS;
+      default -> Station.BREATHING;
+    };
+  }
+
   /** The page of a station. */
   public Node make(Station station) {
     return switch (station) {
-      case ENGINE -> new LongSectionPage(session, curves, look, crank, rpm, open);
+      case ENGINE ->
+          new LongSectionPage(session, curves, look, crank, rpm, part -> open.accept(of(part)));
       case BRIEF -> BriefPage.make(session, curves);
       case BOTTOM_END -> BottomEndPage.make(session, curves, crank, rpm, look);
       case COMPRESSION -> CompressionPage.make(session, curves, rpm, look);

@@ -154,7 +154,9 @@ class LongSectionGeometryTest {
     assertThat(GasPicture.along(cells, 1)).isEqualTo(7);
     var range = new GasView.Range(80, 100, 140);
     assertThat(
-            Arrays.stream(new double[] {60, 80, 90, 100, 120, 140, 900}).map(range::place).toArray())
+            Arrays.stream(new double[] {60, 80, 90, 100, 120, 140, 900})
+                .map(range::place)
+                .toArray())
         .containsExactly(-1, -1, -0.5, 0, 0.5, 1, 1);
   }
 }
