@@ -125,6 +125,31 @@ class FindTest extends BenchTest {
           "valveTrain.tappetDiameter",
           "degreed.exhaustWanted");
 
+  /** Without a mouse: a build from nothing, an input of it, its first reading. */
+  @Test
+  void fromANewBuildToAReadingByKeysAlone() {
+    long was = bench.session().id();
+    robot.press(KeyCode.CONTROL, KeyCode.N).release(KeyCode.N, KeyCode.CONTROL);
+    until("the form", () -> isShown("#new-name") && "new-name".equals(focused()));
+    robot.write("By keys alone").type(KeyCode.ENTER);
+    until("begun", () -> bench.session().id() != was && !isShown("#new-build"));
+    settle();
+    find("stroke");
+    assertThat(focused()).isEqualTo("bottomEnd-stroke-text");
+    double stroke = combination().bottomEnd().stroke().si();
+    robot.write("81.5 mm").type(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(combination().bottomEnd().stroke().si()).isNotEqualTo(stroke);
+    find("chamber vol");
+    find("main bearing clear");
+    robot.write("0.0024 in").type(KeyCode.ENTER);
+    until("the reading", () -> !bench.session().readings().all().isEmpty());
+    var reading = bench.session().readings().all().getFirst();
+    assertThat(reading.measurement()).isEqualTo(Measurement.MAIN_BEARING);
+    assertThat(reading.value()).isBetween(6.09e-5, 6.1e-5);
+    assertThat(bench.session().build().name()).isEqualTo("By keys alone");
+  }
+
   /** All keys on one card, each with what it does. */
   @Test
   void theCardNamesTheKeysThatWork() {

@@ -309,8 +309,14 @@ final class LongSection extends Pane {
         pen.circle(null, s.middle(), level, (s.to() - s.from()) / 5);
       }
       default -> {
-        pen.line(palette.ink(), 1.6, s.from(), level - a, s.to(), level - b);
-        pen.line(palette.ink(), 1.6, s.from(), level + a, s.to(), level + b);
+        if (s.piece().toScale()) {
+          pen.line(palette.ink(), 1.6, s.from(), level - a, s.to(), level - b);
+          pen.line(palette.ink(), 1.6, s.from(), level + a, s.to(), level + b);
+        } else {
+          // No input says how long it is: drawn as usual, and seen to be.
+          pen.dashed(palette.ink(), s.from(), level - a, s.to(), level - b);
+          pen.dashed(palette.ink(), s.from(), level + a, s.to(), level + b);
+        }
       }
     }
     if (s.piece().part() == Part.THROTTLE) {

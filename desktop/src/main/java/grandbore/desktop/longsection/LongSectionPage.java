@@ -66,7 +66,6 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private Mapped mapped = Mapped.THIS;
   private Trace trace;
   private Trace other;
-  private boolean old;
 
   /**
    * @param crank the crank cursor, degrees
@@ -253,8 +252,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
         });
   }
 
-  private void dim(boolean isOld) {
-    old = isOld;
+  private void dim(boolean old) {
     section.dim(old);
     map.dim(old);
   }
