@@ -11,15 +11,12 @@ import grandbore.core.units.Quantity;
 import grandbore.desktop.drawing.CylinderFigure;
 import grandbore.desktop.drawing.CylinderShape;
 import grandbore.desktop.drawing.Pen;
-import grandbore.desktop.longsection.Dimensions.Dimension;
-import grandbore.desktop.longsection.Dimensions.Place;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import java.util.function.Consumer;
-import java.util.stream.IntStream;
 import javafx.beans.property.DoubleProperty;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
@@ -35,11 +32,6 @@ import javafx.scene.text.TextAlignment;
  * another.
  */
 final class LongSection extends Pane {
-  private static final double GAP = 6;
-  private static final double ROW = 44;
-
-  /** From the path's axis to what hangs below it. */
-  private static final double UNDER = 36;
 
   /** Of the room, so much the section may take with its dimensions. */
   private static final double MOST = 0.56;
@@ -104,14 +96,16 @@ final class LongSection extends Pane {
     shape = CylinderShape.of(c);
     dimensions.show(this, c);
     applyCss();
-    over = overHeight(c);
+    var lines = new DimensionLines(dimensions, c, w);
+    over = lines.height();
     double tall = shape.top() + shape.sweep();
     axis = new PathAxis(path, shape, w, (MOST * room() - over) / tall);
     double top = over + 8;
     crankY = top + shape.top() * axis.scale();
     level = crankY - CylinderFigure.portAxis(shape) * axis.scale();
     double h =
-        Math.ceil(Math.max(crankY + shape.sweep() * axis.scale() + 8, level + UNDER + 3 * ROW + 4));
+        Math.ceil(
+            Math.max(crankY + shape.sweep() * axis.scale() + 8, level + DimensionLines.BELOW));
     if (getPrefHeight() != h) {
       setMinHeight(h);
       setPrefHeight(h);
@@ -125,7 +119,7 @@ final class LongSection extends Pane {
       gas.setImage(picture.image());
     }
     drawStill(c);
-    place(c);
+    lines.place(new Pen(still.getGraphicsContext2D(), look.palette()), axis, level, crankY, shape);
     axisMoved.accept(axis);
     turn();
   }
@@ -209,12 +203,15 @@ final class LongSection extends Pane {
               grams(Kind.EXHAUST_FLOW, row))
     };
     double x =
-        axis.exhaustValve()
-            + 24
-            + widest(dimensions.at(Place.CYLINDER, session.engine().combination()))
+        new DimensionLines(dimensions, session.engine().combination(), getWidth()).beside(axis)
             + 10;
     for (int i = 0; i < words.length; i++) {
-      pen.text(words[i], palette.ink(), TextAlignment.LEFT, x, level + UNDER + ROW + 16 + 16 * i);
+      pen.text(
+          words[i],
+          palette.ink(),
+          TextAlignment.LEFT,
+          x,
+          level + DimensionLines.BELOW_FIRST + 16 + 16 * i);
     }
   }
 
@@ -329,95 +326,6 @@ final class LongSection extends Pane {
       pen.thin(x - 4, level + a + 5, x + 1, level - a - 5);
       pen.thin(x + 1, level + a + 5, x + 6, level - a - 5);
     }
-  }
-
-  /** Room over the path for the inputs there: one row, or two. */
-  private double overHeight(Combination c) {
-    return rows(c) * ROW + 16;
-  }
-
-  private int rows(Combination c) {
-    double wanted = dimensions.at(Place.OVER, c).stream().mapToDouble(LongSection::width).sum();
-    return wanted > getWidth() - 8 ? 2 : 1;
-  }
-
-  /** Sets every input near to what it measures; none lies on another. */
-  private void place(Combination c) {
-    var row = dimensions.at(Place.OVER, c);
-    var pen = new Pen(still.getGraphicsContext2D(), look.palette());
-    int rows = rows(c);
-    for (int r = 0; r < rows; r++) {
-      int which = r;
-      var here =
-          IntStream.range(0, row.size()).filter(i -> i % rows == which).mapToObj(row::get).toList();
-      over(pen, here, 3 + r * ROW);
-    }
-    intake(pen, dimensions.at(Place.UNDER_INTAKE, c), 4);
-    var exhaust = dimensions.at(Place.UNDER_EXHAUST, c);
-    double[] wanted =
-        exhaust.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
-    var widths = exhaust.stream().mapToDouble(LongSection::width).toArray();
-    double beside = axis.exhaustValve() + 24 + widest(dimensions.at(Place.CYLINDER, c));
-    double[] x = Spread.place(wanted, widths, beside, getWidth() - 4);
-    double y = level + UNDER;
-    for (int i = 0; i < x.length; i++) {
-      put(exhaust.get(i), x[i], y);
-      pen.thin(wanted[i], level + 24, x[i] + 60, y + 2);
-    }
-    cylinder(pen, dimensions.at(Place.CYLINDER, c));
-  }
-
-  private void over(Pen pen, List<Dimension> row, double y) {
-    double[] wanted =
-        row.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
-    var widths = row.stream().mapToDouble(LongSection::width).toArray();
-    double[] x = Spread.place(wanted, widths, 4, getWidth() - 4);
-    for (int i = 0; i < x.length; i++) {
-      put(row.get(i), x[i], y);
-      var span = axis.find(row.get(i).part()).orElseThrow();
-      double end = level - span.piece().entry() / 2 * axis.scale() - 2;
-      pen.thin(wanted[i], Math.min(end, over + 4), x[i] + 50, y + ROW - 2);
-      pen.thin(wanted[i], Math.min(end, over + 4), wanted[i], end);
-    }
-  }
-
-  private void intake(Pen pen, List<Dimension> stack, double x) {
-    double y = level + UNDER;
-    for (int i = 0; i < stack.size(); i++) {
-      put(stack.get(i), x, y + ROW * i);
-      var span = axis.find(stack.get(i).part()).orElseThrow();
-      double at = i == 0 ? span.from() + 3 : span.to() - 3;
-      double foot = y + ROW * i + 30;
-      pen.thin(at, level + 20, at, foot);
-      pen.thin(at, foot, x + width(stack.get(i)) - GAP, foot);
-    }
-  }
-
-  private void cylinder(Pen pen, List<Dimension> stack) {
-    double x = axis.exhaustValve() + 24;
-    double y = level + UNDER;
-    double[] at = {
-      crankY - shape.crown(0) * axis.scale() + 12,
-      crankY,
-      crankY - shape.pin(Math.PI) * axis.scale()
-    };
-    for (int i = 0; i < stack.size(); i++) {
-      put(stack.get(i), x, y + ROW * i);
-      pen.thin(axis.exhaustValve() + 2, at[i], x, y + ROW * i + 28);
-    }
-  }
-
-  private static double width(Dimension d) {
-    return d.box().prefWidth(-1) + GAP;
-  }
-
-  private static double widest(List<Dimension> all) {
-    return all.stream().mapToDouble(LongSection::width).max().orElse(0) + 10;
-  }
-
-  private static void put(Dimension d, double x, double y) {
-    d.box().autosize();
-    d.box().relocate(Math.rint(x), Math.rint(y));
   }
 
   private void hover(MouseEvent e) {

@@ -1,0 +1,130 @@
+package grandbore.desktop.longsection;
+
+import grandbore.core.combination.Combination;
+import grandbore.desktop.drawing.CylinderShape;
+import grandbore.desktop.drawing.Pen;
+import grandbore.desktop.longsection.Dimensions.Dimension;
+import grandbore.desktop.longsection.Dimensions.Place;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** Gives the inputs on the long section their places, and draws the lines from them. */
+final class DimensionLines {
+  private static final double GAP = 6;
+  private static final double ROW = 44;
+
+  /** From the path's axis to what hangs below it. */
+  private static final double UNDER = 36;
+
+  /** From the path's axis to the end of the first row below it, and of all. */
+  static final double BELOW_FIRST = UNDER + ROW;
+
+  static final double BELOW = UNDER + 3 * ROW + 4;
+
+  private final Dimensions dimensions;
+  private final Combination c;
+  private final double width;
+  private final int rows;
+
+  /**
+   * @param width that there is, pixels
+   */
+  DimensionLines(Dimensions dimensions, Combination c, double width) {
+    this.dimensions = dimensions;
+    this.c = c;
+    this.width = width;
+    double wanted = dimensions.at(Place.OVER, c).stream().mapToDouble(DimensionLines::width).sum();
+    rows = wanted > width - 8 ? 2 : 1;
+  }
+
+  /** Room over the path for the inputs there: one row, or two. */
+  double height() {
+    return rows * ROW + 16;
+  }
+
+  /** Pixel where the inputs beside the cylinder end. */
+  double beside(PathAxis axis) {
+    double widest =
+        dimensions.at(Place.CYLINDER, c).stream()
+            .mapToDouble(DimensionLines::width)
+            .max()
+            .orElse(0);
+    return axis.exhaustValve() + 34 + widest;
+  }
+
+  /** Sets every input near to what it measures; none lies on another. */
+  void place(Pen pen, PathAxis axis, double level, double crankY, CylinderShape shape) {
+    var row = dimensions.at(Place.OVER, c);
+    for (int r = 0; r < rows; r++) {
+      int which = r;
+      var here =
+          IntStream.range(0, row.size()).filter(i -> i % rows == which).mapToObj(row::get).toList();
+      over(pen, axis, level, here, 3 + r * ROW);
+    }
+    intake(pen, axis, level, dimensions.at(Place.UNDER_INTAKE, c), 4);
+    var exhaust = dimensions.at(Place.UNDER_EXHAUST, c);
+    double[] wanted =
+        exhaust.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
+    double[] widths = exhaust.stream().mapToDouble(DimensionLines::width).toArray();
+    double[] x = Spread.place(wanted, widths, beside(axis), width - 4);
+    double y = level + UNDER;
+    for (int i = 0; i < x.length; i++) {
+      put(exhaust.get(i), x[i], y);
+      pen.thin(wanted[i], level + 24, x[i] + 60, y + 2);
+    }
+    double[] at = {
+      crankY - shape.crown(0) * axis.scale() + 12,
+      crankY,
+      crankY - shape.pin(Math.PI) * axis.scale()
+    };
+    cylinder(pen, axis, level, at);
+  }
+
+  private void over(Pen pen, PathAxis axis, double level, List<Dimension> row, double y) {
+    double[] wanted =
+        row.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
+    double[] widths = row.stream().mapToDouble(DimensionLines::width).toArray();
+    double[] x = Spread.place(wanted, widths, 4, width - 4);
+    for (int i = 0; i < x.length; i++) {
+      put(row.get(i), x[i], y);
+      var span = axis.find(row.get(i).part()).orElseThrow();
+      double end = level - span.piece().entry() / 2 * axis.scale() - 2;
+      pen.thin(wanted[i], Math.min(end, height() + 4), x[i] + 50, y + ROW - 2);
+      pen.thin(wanted[i], Math.min(end, height() + 4), wanted[i], end);
+    }
+  }
+
+  private void intake(Pen pen, PathAxis axis, double level, List<Dimension> stack, double x) {
+    double y = level + UNDER;
+    for (int i = 0; i < stack.size(); i++) {
+      put(stack.get(i), x, y + ROW * i);
+      var span = axis.find(stack.get(i).part()).orElseThrow();
+      double at = i == 0 ? span.from() + 3 : span.to() - 3;
+      double foot = y + ROW * i + 30;
+      pen.thin(at, level + 20, at, foot);
+      pen.thin(at, foot, x + width(stack.get(i)) - GAP, foot);
+    }
+  }
+
+  /**
+   * @param at pixels that bore, stroke and rod are measured at, from the top down
+   */
+  private void cylinder(Pen pen, PathAxis axis, double level, double[] at) {
+    var stack = dimensions.at(Place.CYLINDER, c);
+    double x = axis.exhaustValve() + 24;
+    double y = level + UNDER;
+    for (int i = 0; i < stack.size(); i++) {
+      put(stack.get(i), x, y + ROW * i);
+      pen.thin(axis.exhaustValve() + 2, at[i], x, y + ROW * i + 28);
+    }
+  }
+
+  private static double width(Dimension d) {
+    return d.box().prefWidth(-1) + GAP;
+  }
+
+  private static void put(Dimension d, double x, double y) {
+    d.box().autosize();
+    d.box().relocate(Math.rint(x), Math.rint(y));
+  }
+}
