@@ -16,6 +16,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
@@ -111,6 +112,19 @@ class DemoTest extends BenchTest {
       int plain = colours.values().stream().mapToInt(n -> n).max().orElseThrow();
       assertThat(1 - (double) plain / page.size()).as(name + " is drawn on").isGreaterThan(0.03);
       assertThat(pages.add(page)).as(name + " differs from the others").isTrue();
+    }
+  }
+
+  /** What the launcher asks the runtime for is among what is shipped: a fresh build starts. */
+  @Test
+  void theLauncherAsksOnlyForWhatIsShipped() throws IOException {
+    var launcher = Files.readString(Path.of("..", "grand-bore"));
+    var asked = Pattern.compile("--add-modules ([\\w.,]+)").matcher(launcher);
+    assertThat(asked.find()).isTrue();
+    for (var module : asked.group(1).split(",", -1)) {
+      assertThat(System.getProperty("java.class.path"))
+          .as(module)
+          .contains(module.replace('.', '-'));
     }
   }
 }
