@@ -1,5 +1,6 @@
 package grandbore.desktop.bench;
 
+import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Plausibility;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Reading.Side;
@@ -51,7 +52,7 @@ final class BenchMode extends VBox {
   private final VerdictLabel verdict = new VerdictLabel();
   private final Label next = new Label();
   private final StringBuilder typed = new StringBuilder();
-  private NextPlace at;
+  private NextPlace at = NextPlace.first(Measurement.DECK);
   private NextPlace before;
   private double kept;
   private String refused = "";
@@ -64,7 +65,6 @@ final class BenchMode extends VBox {
       Session session,
       Look look,
       Instruments instruments,
-      NextPlace from,
       BiFunction<String, NextPlace, Taken> taken,
       Consumer<NextPlace> close) {
     super(8);
@@ -72,7 +72,6 @@ final class BenchMode extends VBox {
     this.instruments = instruments;
     this.taken = taken;
     this.close = close;
-    at = from;
     plan = new PlanDrawing(session, look, PLAN, this::go);
     band = new BandLine(look);
     getStyleClass().add("bench-mode");
@@ -124,17 +123,17 @@ final class BenchMode extends VBox {
     heightProperty().subscribe(h -> size());
     instruments.beatsProperty().subscribe(b -> show());
     session.benchProperty().subscribe(b -> show());
-    Platform.runLater(this::begin);
   }
 
-  private void begin() {
-    requestFocus();
-    listen();
-    show();
-  }
-
-  private void listen() {
+  /** Begins at a place, once it lies over the window. */
+  void open(NextPlace from) {
+    at = from;
+    before = null;
+    refused = "";
+    typed.setLength(0);
     instruments.wants(TakenBar.kindFor(at.measurement().quantity()), this::take);
+    show();
+    Platform.runLater(this::requestFocus);
   }
 
   private void size() {
@@ -248,6 +247,9 @@ final class BenchMode extends VBox {
   }
 
   private void show() {
+    if (getScene() == null) {
+      return;
+    }
     var ledger = session.ledger();
     var m = at.measurement();
     var units = session.build().units();

@@ -47,6 +47,7 @@ final class ReadingsView extends VBox {
   private final PlanDrawing plan;
   private final PartsChooser parts;
   private final Runnable benchMode;
+  private BenchMode mode;
   private Measurement measurement = Measurement.DECK;
   private int nextPlace = 1;
   private Side nextSide = Side.THRUST;
@@ -101,22 +102,25 @@ final class ReadingsView extends VBox {
         session.notesProperty());
   }
 
-  /** The whole window for the place that waits, until it is closed. */
+  /** The whole window for the place that waits, until it is closed; made once. */
   private void benchMode(Look look, Instruments instruments, Overlay overlay) {
-    overlay.show(
-        new BenchMode(
-            session,
-            look,
-            instruments,
-            new NextPlace(measurement, nextPlace, nextSide),
-            (typed, place) -> taken.now(typed, place.measurement()),
-            place -> {
-              overlay.close();
-              nextPlace = place.place();
-              nextSide = place.side();
-              taken.show(measurement);
-              refresh();
-            }));
+    if (mode == null) {
+      mode =
+          new BenchMode(
+              session,
+              look,
+              instruments,
+              (typed, place) -> taken.now(typed, place.measurement()),
+              place -> {
+                overlay.close();
+                nextPlace = place.place();
+                nextSide = place.side();
+                taken.show(measurement);
+                refresh();
+              });
+    }
+    overlay.show(mode);
+    mode.open(new NextPlace(measurement, nextPlace, nextSide));
   }
 
   /** Measures something else, from its first place on. */
