@@ -8,6 +8,7 @@ import grandbore.core.studies.TraceStudy;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.RunButton;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
@@ -20,12 +21,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
@@ -45,8 +43,6 @@ final class WavesView extends VBox {
   private final PlotPane exhaust;
   private final PlotPane valves;
   private final Label status = new Label();
-  private final Button play = new Button("Run");
-  private final Timeline running = new Timeline();
   private final ResultService service;
   private final Asking asking;
   private final ResultService other;
@@ -78,11 +74,8 @@ final class WavesView extends VBox {
     slider.setAccessibleText("crank cursor");
     slider.valueProperty().bindBidirectional(crank);
     HBox.setHgrow(slider, Priority.ALWAYS);
-    play.setId("run-waves");
+    var play = new RunButton("run-waves", FRAME, () -> crank.set((crank.get() + STEP) % 720));
     play.setMinWidth(60);
-    play.setOnAction(e -> run());
-    running.getKeyFrames().add(new KeyFrame(FRAME, e -> crank.set((crank.get() + STEP) % 720)));
-    running.setCycleCount(Timeline.INDEFINITE);
     var at = new Label();
     at.getStyleClass().add("unit");
     at.setMinWidth(40);
@@ -101,28 +94,9 @@ final class WavesView extends VBox {
                     + " Look for the suction that reaches the exhaust valve while both are open,"
                     + " and for the pressure that arrives at the intake valve before it shuts."));
     crank.subscribe(a -> draw());
-    sceneProperty().subscribe(s -> stopUnseen());
-    parentProperty().subscribe(p -> stopUnseen());
     asking =
         new Asking(this, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
-  }
-
-  private void stopUnseen() {
-    if (getScene() == null || getParent() == null) {
-      running.stop();
-      play.setText("Run");
-    }
-  }
-
-  private void run() {
-    if (running.getStatus() == javafx.animation.Animation.Status.RUNNING) {
-      running.stop();
-      play.setText("Run");
-    } else {
-      running.play();
-      play.setText("Stop");
-    }
   }
 
   private void solve() {

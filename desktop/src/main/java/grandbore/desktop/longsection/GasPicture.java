@@ -113,13 +113,8 @@ final class GasPicture {
 
   /** Values between the middles of cells for a line of pixels. */
   private static void fill(double[] line, double[] cells, int from, double start, double length) {
-    double scale = cells.length / length;
-    int last = cells.length - 1;
     for (int k = 0; k < line.length; k++) {
-      double at = (from + k + 0.5 - start) * scale - 0.5;
-      int c = at <= 0 ? 0 : Math.min((int) at, last);
-      double f = at <= 0 ? 0 : Math.min(at - c, 1);
-      line[k] = cells[c] + f * (cells[Math.min(c + 1, last)] - cells[c]);
+      line[k] = along(cells, (from + k + 0.5 - start) / length);
     }
   }
 

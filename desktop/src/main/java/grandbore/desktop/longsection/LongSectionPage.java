@@ -7,6 +7,7 @@ import grandbore.core.runs.Urgency;
 import grandbore.core.studies.TraceStudy;
 import grandbore.desktop.controls.FillsPage;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.RunButton;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.Asking;
@@ -16,13 +17,9 @@ import grandbore.desktop.session.Session;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.animation.Animation.Status;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -59,9 +56,8 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private final ResultService otherService;
   private final Asking asking;
   private final Label status = new Label();
-  private final Button run = new Button("Run");
+  private final RunButton run = new RunButton("run-section", FRAME, () -> step(STEP));
   private final HBox compare = new HBox(4);
-  private final Timeline running = new Timeline();
   private GasView view = GasView.PRESSURE;
   private Mapped mapped = Mapped.THIS;
   private Trace trace;
@@ -109,11 +105,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     session.overProperty().subscribe(o -> Page.show(compare, o != null));
     setFocusTraversable(true);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-    running.getKeyFrames().add(new KeyFrame(FRAME, e -> step(STEP)));
-    running.setCycleCount(Timeline.INDEFINITE);
-    sceneProperty().subscribe(s -> stopUnseen());
     sceneProperty().subscribe(s -> section.draw());
-    parentProperty().subscribe(p -> stopUnseen());
     asking =
         new Asking(this, REST, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
@@ -167,10 +159,8 @@ public final class LongSectionPage extends VBox implements FillsPage {
           });
       compare.getChildren().add(b);
     }
-    run.setId("run-section");
     run.getStyleClass().add("small");
     run.setMinWidth(56);
-    run.setOnAction(e -> run());
     var head = new HBox(10, title, status, compare, tints, run);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
@@ -184,7 +174,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     switch (e.getCode()) {
       case LEFT -> step(-by);
       case RIGHT -> step(by);
-      case SPACE -> run();
+      case SPACE -> run.fire();
       default -> {
         return;
       }
@@ -194,22 +184,6 @@ public final class LongSectionPage extends VBox implements FillsPage {
 
   private void step(double by) {
     crank.set((crank.get() + by + 720) % 720);
-  }
-
-  private void run() {
-    if (running.getStatus() == Status.RUNNING) {
-      running.stop();
-    } else {
-      running.play();
-    }
-    run.setText(running.getStatus() == Status.RUNNING ? "Stop" : "Run");
-  }
-
-  private void stopUnseen() {
-    if (getScene() == null || getParent() == null) {
-      running.stop();
-      run.setText("Run");
-    }
   }
 
   private void solve() {
