@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -20,8 +21,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
-import java.util.concurrent.Callable;
-import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.jar.JarOutputStream;
 import java.util.zip.ZipEntry;
@@ -34,34 +33,46 @@ import org.junit.jupiter.api.io.TempDir;
 class KillTest {
   private static final int KILLS = 200;
 
-  /** Books that are attacked at the same time. */
-  private static final int BOOKS = 4;
+  /** Books that one program works in at the same time, each from a thread of its own. */
+  private static final int BOOKS = 5;
 
   @TempDir Path folder;
   private Path shared;
   private String classPath;
 
-  /** Opens a book and works in it until it is killed, telling what is done once it is. */
+  /** Opens books and works in all of them until it is killed, telling what is done once it is. */
   public static final class Worker {
     private Worker() {}
 
-    public static void main(String[] arguments) {
-      try (var book = ShopBook.open(Path.of(arguments[0]))) {
-        switch (arguments[1]) {
-          case "write" -> write(book, Integer.MAX_VALUE);
-          case "write-few" -> write(book, 6);
+    public static void main(String[] arguments) throws InterruptedException {
+      var threads = new ArrayList<Thread>();
+      for (int i = 1; i < arguments.length; i++) {
+        int number = i - 1;
+        var file = Path.of(arguments[i]);
+        threads.add(Thread.ofPlatform().start(() -> work(number, file, arguments[0])));
+      }
+      for (var t : threads) {
+        t.join();
+      }
+    }
+
+    private static void work(int number, Path file, String what) {
+      try (var book = ShopBook.open(file)) {
+        switch (what) {
+          case "write" -> write(number, book, Integer.MAX_VALUE);
+          case "write-few" -> write(number, book, 6);
           case "back-up" -> {
             while (true) {
               book.backUp();
-              say(1);
+              say(number, 1);
             }
           }
-          default -> say(0);
+          default -> say(number, 0);
         }
       }
     }
 
-    private static void write(ShopBook book, int most) {
+    private static void write(int number, ShopBook book, int most) {
       for (int at = 0; at < most; at++) {
         var kept =
             book.addReading(
@@ -76,12 +87,12 @@ class KillTest {
                     "burette",
                     Instant.now(),
                     false));
-        say(kept.id());
+        say(number, kept.id());
       }
     }
 
-    private static void say(long number) {
-      System.out.println(number);
+    private static synchronized void say(int book, long number) {
+      System.out.println(book + " " + number);
       System.out.flush();
     }
   }
@@ -96,7 +107,7 @@ class KillTest {
     classPath = jars();
     var book = folder.resolve("first.db");
     begin(book);
-    var process = start(book, "write-few", Optional.of("-XX:AOTCacheOutput=" + shared));
+    var process = start(List.of(book), "write-few", Optional.of("-XX:AOTCacheOutput=" + shared));
     process.getInputStream().readAllBytes();
     assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
   }
@@ -133,40 +144,34 @@ class KillTest {
     }
   }
 
-  /** Several books at once, so that both processors have something to do. */
-  private static <T> List<T> together(List<Callable<T>> all) throws Exception {
-    try (var threads = Executors.newFixedThreadPool(BOOKS)) {
-      var done = new ArrayList<T>();
-      for (var f : threads.invokeAll(all)) {
-        done.add(f.get());
-      }
-      return done;
-    }
-  }
-
+  /** Each kill catches every book at a moment of its own. */
   @Test
   void everyAcknowledgedReadingIsThereAfterTwoHundredKills() throws Exception {
-    var all = new ArrayList<Callable<Integer>>();
+    var files = new ArrayList<Path>();
     for (int i = 0; i < BOOKS; i++) {
-      var file = folder.resolve("book-" + i + ".db");
-      var random = new Random(200 + i);
-      all.add(() -> killWriters(file, random, KILLS / BOOKS));
+      files.add(folder.resolve("book-" + i + ".db"));
+      begin(files.getLast());
     }
-    assertThat(together(all).stream().mapToInt(n -> n).sum()).isGreaterThan(KILLS);
+    var random = new Random(200);
+    var acknowledged = new ArrayList<Set<Long>>();
+    files.forEach(f -> acknowledged.add(new HashSet<>()));
+    for (int killed = 0; killed < KILLS / BOOKS; killed++) {
+      // Some die while they open their books, most while readings are being written.
+      int wanted = random.nextInt(20) == 0 ? 0 : 1 + random.nextInt(6 * BOOKS);
+      killed(files, "write", wanted, random, acknowledged);
+    }
+    assertThat(acknowledged.stream().mapToInt(Set::size).sum()).isGreaterThan(KILLS);
+    for (int i = 0; i < BOOKS; i++) {
+      allIsThere(files.get(i), acknowledged.get(i));
+    }
   }
 
-  private int killWriters(Path file, Random random, int kills) throws Exception {
-    begin(file);
-    var acknowledged = new HashSet<Long>();
-    for (int killed = 0; killed < kills; killed++) {
-      // Some die while they open the book, most while a reading is being written.
-      killed(
-          file, "write", random.nextInt(20) == 0 ? 0 : 1 + random.nextInt(6), random, acknowledged);
-    }
+  private static void allIsThere(Path file, Set<Long> acknowledged) throws SQLException {
     try (var book = ShopBook.open(file)) {
       var kept = new HashSet<Long>();
       var opened = book.open(1);
       opened.readings().all().forEach(r -> kept.add(r.id()));
+      assertThat(acknowledged).isNotEmpty();
       assertThat(kept).containsAll(acknowledged);
       assertThat(opened.damages()).isEmpty();
       assertThat(book.gaps()).isEmpty();
@@ -175,7 +180,6 @@ class KillTest {
         var result = sql.createStatement().executeQuery("PRAGMA integrity_check")) {
       assertThat(result.getString(1)).isEqualTo("ok");
     }
-    return acknowledged.size();
   }
 
   /** Killed while it copies the book aside: what bears a seal is whole, what is not does not. */
@@ -186,7 +190,7 @@ class KillTest {
     begin(file);
     var random = new Random(50);
     for (int i = 0; i < 50; i++) {
-      killed(file, "back-up", random.nextInt(3), random, new HashSet<>());
+      killed(List.of(file), "back-up", random.nextInt(3), random, List.of(new HashSet<>()));
       var backups = new Backups(file);
       for (var b : backups.all()) {
         if (b.sealed()) {
@@ -209,7 +213,7 @@ class KillTest {
     for (int i = 0; i < 50; i++) {
       var file = folder.resolve("m-" + i + ".db");
       Files.copy(old, file);
-      var process = start(file, "open", Optional.empty());
+      var process = start(List.of(file), "open", Optional.empty());
       Thread.sleep(300 + random.nextInt(1500));
       process.toHandle().destroyForcibly();
       process.waitFor(10, TimeUnit.SECONDS);
@@ -221,13 +225,14 @@ class KillTest {
     }
   }
 
-  private void killed(Path file, String what, int wanted, Random random, Set<Long> acknowledged)
+  private void killed(
+      List<Path> files, String what, int wanted, Random random, List<Set<Long>> acknowledged)
       throws Exception {
-    var process = start(file, what, Optional.empty());
+    var process = start(files, what, Optional.empty());
     var lines =
         new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
     for (int i = 0; i < wanted; i++) {
-      acknowledged.add(Long.parseLong(lines.readLine()));
+      acknowledge(lines.readLine(), acknowledged);
     }
     if (random.nextBoolean()) {
       Thread.sleep(0, random.nextInt(999_999));
@@ -238,21 +243,29 @@ class KillTest {
       String next = lines.readLine();
       // The last line may be half a one, which was not acknowledged.
       if (next != null && !rest.isBlank()) {
-        acknowledged.add(Long.parseLong(rest));
+        acknowledge(rest, acknowledged);
       }
       rest = next;
     }
     assertThat(process.waitFor(10, TimeUnit.SECONDS)).isTrue();
   }
 
-  private Process start(Path file, String what, Optional<String> archive) throws IOException {
+  /** A line names the book and what was kept in it. */
+  private static void acknowledge(String line, List<Set<Long>> acknowledged) {
+    int gap = line.indexOf(' ');
+    acknowledged
+        .get(Integer.parseInt(line.substring(0, gap)))
+        .add(Long.parseLong(line.substring(gap + 1)));
+  }
+
+  private Process start(List<Path> files, String what, Optional<String> archive)
+      throws IOException {
     var command = new ArrayList<String>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(
         List.of(
             "-XX:TieredStopAtLevel=1",
             "-XX:+UseSerialGC",
-            "-XX:Tier3InvocationThreshold=2000",
             "-Xmx256m",
             "-Xlog:disable"));
     command.add(archive.orElse("-XX:AOTCache=" + shared));
@@ -261,8 +274,8 @@ class KillTest {
     command.add("-Dorg.sqlite.tmpdir=" + folder);
     command.addAll(List.of("-cp", classPath));
     command.add(Worker.class.getName());
-    command.add(file.toString());
     command.add(what);
+    files.forEach(f -> command.add(f.toString()));
     return new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
   }
 }
