@@ -227,7 +227,7 @@ class BenchStateTest extends BenchTest {
   /** With nothing going on nothing is laid out or painted, on any station. */
   @Test
   void anIdleWindowRests() {
-    bench.curves().runs().holdSweeps(false);
+    bench.curves().runs().hold(null);
     for (var s : grandbore.desktop.station.Station.values()) {
       if (s == grandbore.desktop.station.Station.CLEARANCES) {
         // Its next field waits for a reading: there a caret blinks.

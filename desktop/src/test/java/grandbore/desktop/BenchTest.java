@@ -12,6 +12,7 @@ import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
+import grandbore.core.runs.Urgency;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.session.Beginning;
 import grandbore.desktop.station.Station;
@@ -52,8 +53,8 @@ abstract class BenchTest {
     return new RecordedCurves();
   }
 
-  /** Whether sweeps of the pages that are opened go on; where none is looked at they only cost. */
-  boolean sweeps() {
+  /** Whether the runs of the pages that are opened go on; where none is looked at they only cost. */
+  boolean studies() {
     return false;
   }
 
@@ -78,7 +79,7 @@ abstract class BenchTest {
         () -> {
           var book = ShopBook.open(folder.resolve("book.sqlite"));
           bench = new Workbench(book, Beginning.of(book), solver());
-          bench.curves().runs().holdSweeps(!sweeps());
+          bench.curves().runs().hold(studies() ? null : Urgency.SEEN);
           bench.rail().choose(station());
           stage.setScene(bench.scene());
           stage.show();

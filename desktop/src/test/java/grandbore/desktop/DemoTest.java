@@ -23,7 +23,7 @@ import org.junit.jupiter.api.Test;
 /** The demo with no display: its curve as a table, and pictures of what the window would show. */
 class DemoTest extends BenchTest {
   @Override
-  boolean sweeps() {
+  boolean studies() {
     return true;
   }
 

@@ -26,7 +26,7 @@ class LongSectionTest extends BenchTest {
   }
 
   @Override
-  boolean sweeps() {
+  boolean studies() {
     return true;
   }
 

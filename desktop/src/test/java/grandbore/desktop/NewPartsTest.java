@@ -35,7 +35,7 @@ class NewPartsTest extends BenchTest {
       """;
 
   @Override
-  boolean sweeps() {
+  boolean studies() {
     return true;
   }
 

@@ -22,7 +22,7 @@ import org.testfx.util.WaitForAsyncUtils;
 /** What a builder works out before the machine shop, at the first three stations. */
 class PaperworkTest extends BenchTest {
   @Override
-  boolean sweeps() {
+  boolean studies() {
     return true;
   }
 

@@ -21,7 +21,7 @@ import org.testfx.util.WaitForAsyncUtils;
 /** The prediction's pages and the inputs that belong to it, in the real window. */
 class ResultsTest extends BenchTest {
   @Override
-  boolean sweeps() {
+  boolean studies() {
     return true;
   }
 

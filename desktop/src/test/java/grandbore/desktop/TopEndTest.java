@@ -18,7 +18,7 @@ import org.testfx.util.WaitForAsyncUtils;
 /** Cam, valves, heads and breathing, specified and checked as their papers describe them. */
 class TopEndTest extends BenchTest {
   @Override
-  boolean sweeps() {
+  boolean studies() {
     return true;
   }
 

@@ -36,7 +36,7 @@ class ViewsTest extends BenchTest {
           Station.BOTTOM_END, Station.COMPRESSION, Station.CAM, Station.HEADS, Station.BREATHING);
 
   @Override
-  boolean sweeps() {
+  boolean studies() {
     return true;
   }
 

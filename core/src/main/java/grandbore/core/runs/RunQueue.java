@@ -9,9 +9,11 @@ import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.PriorityBlockingQueue;
-import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.Condition;
+import java.util.concurrent.locks.ReentrantLock;
 
 /**
  * All runs of a program, on as many workers as there are processors.
@@ -29,7 +31,7 @@ public final class RunQueue implements AutoCloseable {
   /** Results kept; the largest, a trace of every cylinder, takes some 3 MB. */
   private static final int KEPT = 60;
 
-  /** How soon a sweep that is held notices that it was stopped, ms. */
+  /** How soon a run that is held notices that it was stopped, ms. */
   private static final long HELD_MILLISECONDS = 100;
 
   private record Piece(Urgency urgency, long order, Runnable work) {}
@@ -44,7 +46,13 @@ public final class RunQueue implements AutoCloseable {
       Executors.newThreadPerTaskExecutor(Thread.ofVirtual().name("run-", 0).factory());
   private final ExecutorService pool;
   private final Cache<List<Object>, Object> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
-  private final AtomicBoolean held = new AtomicBoolean();
+
+  private final ReentrantLock hold = new ReentrantLock();
+  private final Condition letGo = hold.newCondition();
+
+  /** The most urgent that is held; null for none. */
+  private Urgency held;
+
   private volatile boolean closed;
 
   public RunQueue() {
@@ -96,9 +104,7 @@ public final class RunQueue implements AutoCloseable {
   @SuppressWarnings("unchecked") // Under a study's key lies what that study came to.
   private <T> void conduct(Study<T> study, Urgency urgency, Run<T> run) {
     try {
-      if (urgency == Urgency.STUDY) {
-        awaitTurn(run);
-      }
+      awaitTurn(run, urgency);
       var key = study.key();
       List<Object> whole =
           key.isEmpty() ? List.of() : List.of(ModelVersion.CURRENT, study.getClass(), key);
@@ -126,21 +132,29 @@ public final class RunQueue implements AutoCloseable {
   }
 
   /**
-   * Holds sweeps that have not begun until they are let go, where something else needs the
+   * Holds runs that have not begun until they are let go, where something else needs the
    * processors.
+   *
+   * @param from the most urgent that is held, with all that are less; {@code null} lets all go
    */
-  public void holdSweeps(boolean hold) {
-    synchronized (held) {
-      held.set(hold);
-      held.notifyAll();
+  public void hold(Urgency from) {
+    hold.lock();
+    try {
+      held = from;
+      letGo.signalAll();
+    } finally {
+      hold.unlock();
     }
   }
 
-  private void awaitTurn(Run<?> run) throws InterruptedException {
-    synchronized (held) {
-      while (held.get() && !run.isCancelled() && !closed) {
-        held.wait(HELD_MILLISECONDS);
+  private void awaitTurn(Run<?> run, Urgency urgency) throws InterruptedException {
+    hold.lock();
+    try {
+      while (held != null && !urgency.isBefore(held) && !run.isCancelled() && !closed) {
+        letGo.await(HELD_MILLISECONDS, TimeUnit.MILLISECONDS);
       }
+    } finally {
+      hold.unlock();
     }
   }
 
