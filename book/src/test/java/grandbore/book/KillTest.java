@@ -263,11 +263,7 @@ class KillTest {
     var command = new ArrayList<String>();
     command.add(Path.of(System.getProperty("java.home"), "bin", "java").toString());
     command.addAll(
-        List.of(
-            "-XX:TieredStopAtLevel=1",
-            "-XX:+UseSerialGC",
-            "-Xmx256m",
-            "-Xlog:disable"));
+        List.of("-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-Xmx256m", "-Xlog:disable"));
     command.add(archive.orElse("-XX:AOTCache=" + shared));
     command.add("--enable-native-access=ALL-UNNAMED");
     // Those that are killed leave the driver's library there.

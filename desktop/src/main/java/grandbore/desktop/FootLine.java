@@ -21,6 +21,9 @@ import javafx.scene.layout.Region;
  * One line along the foot: trouble first, then what is outside its band, then how the curve went.
  */
 final class FootLine extends HBox {
+  /** From this width on there is room for words on both sides, px. */
+  private static final double NARROW = 1100;
+
   /** Of a list that is read at once. */
   private static final int MOST = 24;
 
@@ -48,7 +51,10 @@ final class FootLine extends HBox {
     Page.show(more, false);
     setSpacing(10);
     setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(words, more, space, speed);
+    var runs = new FootRuns(service.runs());
+    getChildren().addAll(words, more, space, runs, speed);
+    widthProperty().subscribe(w -> runs.narrow(w.doubleValue() < NARROW));
+    runs.visibleProperty().subscribe(is -> Page.show(speed, !(is && getWidth() < NARROW)));
     session.benchProperty().subscribe(b -> refresh(""));
     session.troubleProperty().subscribe(t -> refresh(said));
     session.refusalProperty().subscribe(t -> refresh(said));

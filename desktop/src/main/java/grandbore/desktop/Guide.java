@@ -2,6 +2,7 @@ package grandbore.desktop;
 
 import grandbore.core.clearances.Measurement;
 import grandbore.core.combination.Specs;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.station.Station;
 import java.util.ArrayList;
@@ -77,6 +78,12 @@ final class Guide {
     press(page, "#bench-readings");
     press(page, "#group-" + m.group().name().toLowerCase(Locale.ROOT));
     press(page, "#measure-" + m.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** Goes to a view of a station. */
+  void toView(Station station, ViewName view) {
+    rail.choose(station);
+    press(pages.apply(station), "#" + view.id());
   }
 
   private static void press(Node page, String id) {

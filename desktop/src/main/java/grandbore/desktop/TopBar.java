@@ -3,13 +3,11 @@ package grandbore.desktop;
 import grandbore.book.Summary;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
-import grandbore.desktop.composition.TextSize;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Session;
 import java.util.List;
-import javafx.beans.property.ObjectProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -39,8 +37,7 @@ final class TopBar extends HBox {
 
   private boolean filling;
 
-  TopBar(
-      Session session, Look look, ObjectProperty<TextSize> text, Transfer transfer, Sheets sheets) {
+  TopBar(Session session, Look look, Transfer transfer, Sheets sheets) {
     getStyleClass().add("top-bar");
     setAlignment(Pos.CENTER_LEFT);
     setSpacing(4);
@@ -110,7 +107,7 @@ final class TopBar extends HBox {
     theme.setOnAction(e -> look.turn());
     var size =
         icon("text-size", "Text: normal, large, bench (Ctrl+T)", MaterialDesignF.FORMAT_SIZE);
-    size.setOnAction(e -> text.set(text.get().next()));
+    size.setOnAction(e -> look.nextText());
     var bring = icon("import", "Bring in a build document", MaterialDesignI.IMPORT);
     bring.setOnAction(e -> transfer.bringIn(getScene().getWindow()));
     var send =

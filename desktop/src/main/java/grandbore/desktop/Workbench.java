@@ -5,7 +5,6 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.runs.Desk;
 import grandbore.core.units.Measure;
 import grandbore.desktop.composition.Composition;
-import grandbore.desktop.composition.TextSize;
 import grandbore.desktop.composition.WindowMemory;
 import grandbore.desktop.controls.FillsPage;
 import grandbore.desktop.curve.CurvePane;
@@ -20,11 +19,8 @@ import grandbore.desktop.station.Station;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
@@ -50,7 +46,6 @@ final class Workbench implements AutoCloseable {
   private final Findable findable;
   private final Composition composition;
   private final WindowMemory memory;
-  private final ObjectProperty<TextSize> text = new SimpleObjectProperty<>(TextSize.NORMAL);
   private final Map<Station, Node> pages = new EnumMap<>(Station.class);
 
   Workbench(ShopBook book, Beginning beginning) {
@@ -103,12 +98,11 @@ final class Workbench implements AutoCloseable {
     right.getStyleClass().add("right");
     composition =
         new Composition(
-            new TopBar(session, look, text, transfer, sheets), rail, scroll, right, foot, "curve");
+            new TopBar(session, look, transfer, sheets), rail, scroll, right, foot, "curve");
     frame.getChildren().add(composition);
     composition.narrowProperty().subscribe(rail::narrow);
     scene = new Scene(both, WIDTH, HEIGHT);
     look.dress(scene);
-    text.subscribe(this::size);
     remember();
     var guide = new Guide(rail, s -> pages.computeIfAbsent(s, make::make), scroll, foot::say);
     foot.onOpen(
@@ -117,7 +111,9 @@ final class Workbench implements AutoCloseable {
           b.station().ifPresent(rail::choose);
         });
     commands = commands();
-    findable = new Findable(session, commands, guide::toInput, guide::toReading, rail::choose);
+    findable =
+        new Findable(
+            session, commands, guide::toInput, guide::toReading, rail::choose, guide::toView);
     keys();
     curves.curve().subscribe(this::keepPeak);
   }
@@ -129,19 +125,11 @@ final class Workbench implements AutoCloseable {
     }
   }
 
-  private void size(TextSize size) {
-    var classes = scene.getRoot().getStyleClass();
-    for (var t : TextSize.values()) {
-      classes.remove("text-" + t.name().toLowerCase(Locale.ROOT));
-    }
-    classes.add("text-" + size.name().toLowerCase(Locale.ROOT));
-  }
-
   /** The window looks as it did last. */
   private void remember() {
     var kept = memory.read();
     look.themeProperty().set(kept.theme());
-    text.set(kept.text());
+    look.textProperty().set(kept.text());
     composition.sideProperty().set(kept.side());
   }
 
@@ -164,8 +152,7 @@ final class Workbench implements AutoCloseable {
     all.add(Command.of("Solve every cylinder", "Shortcut+Enter", curves::full));
     all.add(Command.of("Curve to a strip, and back", "Shortcut+0", composition::toggleStrip));
     all.add(Command.of("Curve over the whole window", "F11", composition::toggleWhole));
-    all.add(
-        Command.of("Text: normal, large, bench", "Shortcut+T", () -> text.set(text.get().next())));
+    all.add(Command.of("Text: normal, large, bench", "Shortcut+T", look::nextText));
     all.add(Command.of("Light or dark", "Shortcut+L", look::turn));
     all.add(Command.of("US or metric units", "Shortcut+U", session::turnUnits));
     for (var s : Station.values()) {
@@ -227,7 +214,9 @@ final class Workbench implements AutoCloseable {
   public void close() {
     memory.write(
         new WindowMemory.Memory(
-            composition.sideProperty().get(), text.get(), look.themeProperty().get()));
+            composition.sideProperty().get(),
+            look.textProperty().get(),
+            look.themeProperty().get()));
     curves.close();
     session.close();
   }

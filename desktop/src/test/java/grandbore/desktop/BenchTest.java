@@ -53,7 +53,9 @@ abstract class BenchTest {
     return new RecordedCurves();
   }
 
-  /** Whether the runs of the pages that are opened go on; where none is looked at they only cost. */
+  /**
+   * Whether the runs of the pages that are opened go on; where none is looked at they only cost.
+   */
   boolean studies() {
     return false;
   }

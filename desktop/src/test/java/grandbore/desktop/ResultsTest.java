@@ -9,7 +9,7 @@ import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.camshaft.LiftTables;
-import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.plot.PlotPane;
 import java.nio.file.Files;
 import java.util.List;
 import javafx.scene.control.Label;
@@ -113,6 +113,21 @@ class ResultsTest extends BenchTest {
     assertThat(text("#results-run-stop")).isEqualTo("Run again");
     robot.clickOn("#results-run-stop");
     until("again", () -> text("#results-run-words").contains("without each loss"));
+  }
+
+  /** A long run is seen at the foot, whatever page asked for it, and can be stopped there. */
+  @Test
+  void aLongRunIsStoppedAtTheFoot() {
+    station("prediction");
+    quiet();
+    robot.clickOn("#view-losses");
+    until("at the foot", () -> robot.lookup("#foot-runs").query().isVisible());
+    assertThat(text("#foot-runs-words")).contains("without each loss");
+    robot.clickOn("#foot-runs-stop");
+    until("stopped", () -> "Stopped.".equals(text("#results-run-words")));
+    until("gone", () -> !robot.lookup("#foot-runs").query().isVisible());
+    assertThat(text("#results-run-stop")).isEqualTo("Run again");
+    assertThat(robot.lookup("#loss-table .input-label").queryAll()).isEmpty();
   }
 
   /** Inputs come and go with what they belong to. */

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import grandbore.book.BuildDocument;
 import grandbore.core.combination.Arrangement;
 import grandbore.core.demo.DemoBuilds;
-import grandbore.desktop.results.PlotPane;
+import grandbore.desktop.plot.PlotPane;
 import grandbore.desktop.station.Station;
 import java.io.IOException;
 import java.io.UncheckedIOException;

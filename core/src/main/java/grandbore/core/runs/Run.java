@@ -68,6 +68,11 @@ public final class Run<T> {
     return result.isDone();
   }
 
+  /** Whether it was stopped before it came to anything. */
+  public boolean isStopped() {
+    return result.isCancelled();
+  }
+
   /** What it came to, once it is through. */
   public Optional<T> result() {
     return result.state() == Future.State.SUCCESS

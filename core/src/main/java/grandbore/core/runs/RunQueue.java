@@ -6,11 +6,11 @@ import grandbore.core.prediction.ModelVersion;
 import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.Condition;
 import java.util.concurrent.locks.ReentrantLock;
@@ -41,7 +41,8 @@ public final class RunQueue implements AutoCloseable {
       new PriorityBlockingQueue<>(
           64, Comparator.comparing(Piece::urgency).thenComparingLong(Piece::order));
   private final AtomicLong order = new AtomicLong();
-  private final AtomicInteger active = new AtomicInteger();
+  private final List<Run<?>> running = new CopyOnWriteArrayList<>();
+  private final List<Runnable> watchers = new CopyOnWriteArrayList<>();
   private final ExecutorService conductors =
       Executors.newThreadPerTaskExecutor(Thread.ofVirtual().name("run-", 0).factory());
   private final ExecutorService pool;
@@ -84,13 +85,15 @@ public final class RunQueue implements AutoCloseable {
       run.cancel();
       return run;
     }
-    active.incrementAndGet();
+    running.add(run);
+    told();
     conductors.execute(
         () -> {
           try {
             conduct(study, urgency, run);
           } finally {
-            active.decrementAndGet();
+            running.remove(run);
+            told();
           }
         });
     return run;
@@ -98,7 +101,21 @@ public final class RunQueue implements AutoCloseable {
 
   /** Whether no run goes on or waits. */
   public boolean isIdle() {
-    return active.get() == 0;
+    return running.isEmpty();
+  }
+
+  /** Runs that go on or wait, in the order they were asked for. */
+  public List<Run<?>> running() {
+    return List.copyOf(running);
+  }
+
+  /** Tells, from any thread, that a run began or is over. */
+  public void watch(Runnable watcher) {
+    watchers.add(watcher);
+  }
+
+  private void told() {
+    watchers.forEach(Runnable::run);
   }
 
   @SuppressWarnings("unchecked") // Under a study's key lies what that study came to.

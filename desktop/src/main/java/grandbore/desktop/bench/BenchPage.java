@@ -2,6 +2,7 @@ package grandbore.desktop.bench;
 
 import grandbore.desktop.controls.Overlay;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -17,15 +18,14 @@ public final class BenchPage {
     var views =
         new Views()
             .with(
-                "Readings",
-                "bench-readings",
+                ViewName.BENCH_READINGS,
                 () -> new ReadingsView(session, curves, look, instruments, overlay))
-            .with("To do", "bench-todo", () -> new ToDoView(session))
-            .with("Guided", "bench-guided", () -> new GuidedView(session, look, instruments))
-            .with("Torque", "bench-torque", () -> new TorqueView(session, look, instruments))
-            .with("Assembly", "bench-assembly", () -> new AssemblyView(session))
-            .with("Strip-down", "bench-findings", () -> new FindingsView(session))
-            .with("Book", "bench-book", () -> new BookFiles(session));
+            .with(ViewName.BENCH_TODO, () -> new ToDoView(session))
+            .with(ViewName.BENCH_GUIDED, () -> new GuidedView(session, look, instruments))
+            .with(ViewName.BENCH_TORQUE, () -> new TorqueView(session, look, instruments))
+            .with(ViewName.BENCH_ASSEMBLY, () -> new AssemblyView(session))
+            .with(ViewName.BENCH_FINDINGS, () -> new FindingsView(session))
+            .with(ViewName.BENCH_BOOK, () -> new BookFiles(session));
     return Page.of(
         "Clearances",
         "Type a reading and press Enter: it is kept, and the next place waits. A second reading at"

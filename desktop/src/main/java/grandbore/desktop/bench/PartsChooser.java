@@ -69,7 +69,7 @@ final class PartsChooser extends Pane {
       buttons.put(g, button);
       getChildren().add(button);
     }
-    look.themeProperty().subscribe(t -> draw());
+    look.drawn(this::draw);
   }
 
   void show(Measurement m) {
@@ -81,7 +81,7 @@ final class PartsChooser extends Pane {
     var g = canvas.getGraphicsContext2D();
     g.clearRect(0, 0, NAMES, HEIGHT);
     var p = look.palette();
-    var pen = new Pen(g, p);
+    var pen = new Pen(g, look);
     pen.axis(AXIS, 4, AXIS, HEIGHT - 2);
     pen.cut(AXIS - 24, 58, 7, 58);
     pen.cut(AXIS + 17, 58, 7, 58);

@@ -40,6 +40,9 @@ final class RuleRow extends VBox {
     most.setId("rule-most");
     said.setPromptText("maker and sheet");
     said.setId("rule-said");
+    least.setAccessibleText("least of the band");
+    most.setAccessibleText("most of the band, if any");
+    said.setAccessibleText("maker and sheet");
     least.setPrefColumnCount(5);
     most.setPrefColumnCount(7);
     said.setPrefColumnCount(12);

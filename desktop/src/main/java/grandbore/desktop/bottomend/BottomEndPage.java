@@ -1,6 +1,7 @@
 package grandbore.desktop.bottomend;
 
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -30,15 +31,13 @@ public final class BottomEndPage {
       Look look) {
     var views =
         new Views()
-            .with("Section", "bottom-section", () -> SectionView.make(session, look, crank))
-            .with("Stack and fits", "bottom-stack", () -> StackView.make(session, look))
-            .with(
-                "Motion", "bottom-motion", () -> new MotionView(session, curves, look, crank, rpm))
-            .with(
-                "Forces", "bottom-forces", () -> new ForcesView(session, curves, look, crank, rpm))
-            .with("Balance", "bottom-balance", () -> BalanceView.make(session, look, crank, rpm))
-            .with("Limits", "bottom-limits", () -> new LimitsView(session, look))
-            .with("Oil", "bottom-oil", () -> new OilView(session, look, rpm));
+            .with(ViewName.BOTTOM_SECTION, () -> SectionView.make(session, look, crank))
+            .with(ViewName.BOTTOM_STACK, () -> StackView.make(session, look))
+            .with(ViewName.BOTTOM_MOTION, () -> new MotionView(session, curves, look, crank, rpm))
+            .with(ViewName.BOTTOM_FORCES, () -> new ForcesView(session, curves, look, crank, rpm))
+            .with(ViewName.BOTTOM_BALANCE, () -> BalanceView.make(session, look, crank, rpm))
+            .with(ViewName.BOTTOM_LIMITS, () -> new LimitsView(session, look))
+            .with(ViewName.BOTTOM_OIL, () -> new OilView(session, look, rpm));
     var slider = new Slider(0, 720, crank.get());
     slider.setId("crank-cursor");
     slider.setAccessibleText("crank cursor");

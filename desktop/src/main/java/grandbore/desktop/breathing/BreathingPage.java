@@ -9,6 +9,7 @@ import grandbore.desktop.controls.ByCylinder;
 import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.PathDrawing;
@@ -35,11 +36,10 @@ public final class BreathingPage {
       Look look) {
     var views =
         new Views()
-            .with("Path", "breathing-path", () -> path(session, look))
-            .with(
-                "Waves", "breathing-waves", () -> new WavesView(session, curves, look, crank, rpm))
-            .with("Tuning", "breathing-tuning", () -> new TuningView(session, curves, look, rpm))
-            .with("Losses", "breathing-losses", () -> new LossesView(session, curves, look, rpm));
+            .with(ViewName.BREATHING_PATH, () -> path(session, look))
+            .with(ViewName.BREATHING_WAVES, () -> new WavesView(session, curves, look, crank, rpm))
+            .with(ViewName.BREATHING_TUNING, () -> new TuningView(session, curves, look, rpm))
+            .with(ViewName.BREATHING_LOSSES, () -> new LossesView(session, curves, look, rpm));
     return Page.of(
         "Breathing",
         "From the air to the tail. Wave lengths follow from these lengths: change a runner and"

@@ -1,6 +1,7 @@
 package grandbore.desktop.camshaft;
 
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -18,14 +19,14 @@ public final class CamPage {
   public static Node make(Session session, CurveService curves, DoubleProperty crank, Look look) {
     var views =
         new Views()
-            .with("Lobes", "cam-lobes", () -> LobesView.make(session, look))
-            .with("Card", "cam-card", () -> new CardView(session))
-            .with("Events", "cam-events", () -> EventsView.make(session, look, crank))
-            .with("Separation", "cam-separation", () -> new SeparationView(session, curves, look))
-            .with("Degreeing", "cam-degreeing", () -> new DegreeView(session))
-            .with("Springs", "cam-springs", () -> new SpringsView(session))
-            .with("To piston", "cam-piston", () -> new PistonView(session, look, crank))
-            .with("Motion", "cam-motion", () -> new LobeMotionView(session, look));
+            .with(ViewName.CAM_LOBES, () -> LobesView.make(session, look))
+            .with(ViewName.CAM_CARD, () -> new CardView(session))
+            .with(ViewName.CAM_EVENTS, () -> EventsView.make(session, look, crank))
+            .with(ViewName.CAM_SEPARATION, () -> new SeparationView(session, curves, look))
+            .with(ViewName.CAM_DEGREEING, () -> new DegreeView(session))
+            .with(ViewName.CAM_SPRINGS, () -> new SpringsView(session))
+            .with(ViewName.CAM_PISTON, () -> new PistonView(session, look, crank))
+            .with(ViewName.CAM_MOTION, () -> new LobeMotionView(session, look));
     return Page.of(
         "Cam and valves",
         "Durations count in crank degrees at 0.050 in and from seat to seat (0.006 in) of tappet"

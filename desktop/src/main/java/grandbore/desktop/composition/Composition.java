@@ -146,7 +146,9 @@ public final class Composition extends Region {
   /** Pixels that the pane takes; none where it is a strip. */
   private double sideSize(double room, double leastPage) {
     double wanted = state.get().share() * (isUpright() ? room : getWidth());
-    return Math.max(LEAST_SIDE * (isUpright() ? 0.8 : 1), Math.min(wanted, room - leastPage));
+    // Larger letters ask for a wider pane.
+    double least = isUpright() ? 0.8 * LEAST_SIDE : Math.max(LEAST_SIDE, side.minWidth(-1));
+    return Math.max(least, Math.min(wanted, room - leastPage));
   }
 
   @Override

@@ -1,6 +1,7 @@
 package grandbore.desktop.composition;
 
 import grandbore.desktop.look.Look;
+import grandbore.desktop.look.TextSize;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

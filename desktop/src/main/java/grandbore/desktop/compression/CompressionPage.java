@@ -8,6 +8,7 @@ import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.SolvedRows;
 import grandbore.desktop.controls.SolvedRows.Solved;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.CompressionDrawing;
@@ -28,11 +29,11 @@ public final class CompressionPage {
       Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
     var views =
         new Views()
-            .with("Volumes", "compression-volumes", () -> volumes(session, look))
-            .with("Solve", "compression-solve", () -> solve(session))
-            .with("Banks and heads", "compression-banks", () -> new BanksView(session))
-            .with("Fuel", "compression-fuel", () -> new FuelView(session, curves, look, rpm))
-            .with("Tests", "compression-tests", () -> new TestsView(session, curves));
+            .with(ViewName.COMPRESSION_VOLUMES, () -> volumes(session, look))
+            .with(ViewName.COMPRESSION_SOLVE, () -> solve(session))
+            .with(ViewName.COMPRESSION_BANKS, () -> new BanksView(session))
+            .with(ViewName.COMPRESSION_FUEL, () -> new FuelView(session, curves, look, rpm))
+            .with(ViewName.COMPRESSION_TESTS, () -> new TestsView(session, curves));
     return Page.of(
         "Compression",
         "Chambers and decks measured at the Clearances station take the place of the numbers here,"

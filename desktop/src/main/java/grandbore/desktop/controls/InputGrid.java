@@ -21,6 +21,11 @@ public final class InputGrid extends GridPane {
   private static final int MOST = 4;
 
   private static final double NAME = 116;
+
+  /** A name is broken into lines where it is wider than this, by the room there is. */
+  private static final double NARROW = 126;
+
+  private static final double WIDE = 230;
   private static final double FIELD = 148;
   private static final double BETWEEN = 10;
 
@@ -29,6 +34,7 @@ public final class InputGrid extends GridPane {
   private final Session session;
   private final int most;
   private int columns;
+  private double name = NARROW;
   private final List<Cell> cells = new ArrayList<>();
   private Predicate<Combination> concerns = c -> true;
   private List<Cell> shown = List.of();
@@ -62,6 +68,8 @@ public final class InputGrid extends GridPane {
       shown = List.of();
       arrange();
     }
+    name = Math.clamp(width / columns - FIELD - 2 * getHgap() - BETWEEN, NARROW, WIDE);
+    cells.forEach(c -> c.label.setMaxWidth(name));
   }
 
   /** What is added from here on is shown only where this holds. */
@@ -86,15 +94,15 @@ public final class InputGrid extends GridPane {
 
   /** Adds any control under a label. */
   public InputGrid put(String label, Node control) {
-    var name = new Label(label);
-    name.getStyleClass().add("input-label");
-    name.setWrapText(true);
-    name.setMaxWidth(126);
-    GridPane.setValignment(name, VPos.CENTER);
-    GridPane.setHalignment(name, HPos.LEFT);
+    var words = new Label(label);
+    words.getStyleClass().add("input-label");
+    words.setWrapText(true);
+    words.setMaxWidth(name);
+    GridPane.setValignment(words, VPos.CENTER);
+    GridPane.setHalignment(words, HPos.LEFT);
     // Beside the middle of a name of two lines.
     GridPane.setFillHeight(control, false);
-    cells.add(new Cell(name, control, concerns));
+    cells.add(new Cell(words, control, concerns));
     arrange();
     return this;
   }

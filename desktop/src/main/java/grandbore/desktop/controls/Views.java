@@ -41,9 +41,9 @@ public final class Views {
   }
 
   /** Adds a view, made when it is first chosen; the first one is chosen. */
-  public Views with(String title, String id, Supplier<? extends Node> view) {
-    var button = new ToggleButton(title);
-    button.setId(id);
+  public Views with(ViewName name, Supplier<? extends Node> view) {
+    var button = new ToggleButton(name.title());
+    button.setId(name.id());
     button.setToggleGroup(group);
     button.setOnAction(e -> button.setSelected(true));
     button.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);

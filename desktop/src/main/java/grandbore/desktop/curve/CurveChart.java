@@ -8,18 +8,19 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.ChartDress;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
+import grandbore.desktop.plot.Line;
+import grandbore.desktop.plot.PlotTools;
 import java.awt.BasicStroke;
 import java.awt.Color;
-import java.awt.Font;
-import java.awt.geom.Ellipse2D;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.input.MouseButton;
 import javafx.scene.layout.StackPane;
 import org.jfree.chart.JFreeChart;
-import org.jfree.chart.annotations.XYLineAnnotation;
-import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
 import org.jfree.chart.axis.NumberTickUnit;
 import org.jfree.chart.fx.ChartViewer;
@@ -30,7 +31,6 @@ import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
 import org.jfree.chart.ui.Layer;
 import org.jfree.chart.ui.RectangleEdge;
 import org.jfree.chart.ui.RectangleInsets;
-import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
 
@@ -46,13 +46,13 @@ final class CurveChart extends StackPane {
   private static final int NOW = 0;
   private static final int GHOST = 1;
   private static final double HEADROOM = 1.12;
-  private static final double ABOVE = 0.025;
 
   private final Look look;
   private final XYPlot plot = new XYPlot();
   private final NumberAxis speed = new NumberAxis();
   private final NumberAxis torque = new NumberAxis();
   private final NumberAxis power = new NumberAxis();
+  private final CurveMarks marks;
   private final JFreeChart chart;
   private final ChartViewer viewer;
   private final ValueMarker cursor = new ValueMarker(0);
@@ -64,6 +64,7 @@ final class CurveChart extends StackPane {
 
   CurveChart(Look look, DoubleConsumer pointedAt) {
     this.look = look;
+    marks = new CurveMarks(plot, look);
     plot.setDomainAxis(speed);
     plot.setRangeAxis(0, torque);
     plot.setRangeAxis(1, power);
@@ -97,7 +98,7 @@ final class CurveChart extends StackPane {
             fit(true);
           }
         });
-    look.themeProperty().subscribe(t -> redraw());
+    look.drawn(this::redraw);
   }
 
   /** Starts the axes anew, for another build or other units. */
@@ -164,12 +165,18 @@ final class CurveChart extends StackPane {
     grow(torques, powers);
     fit(false);
     dress();
-    plot.clearAnnotations();
-    for (int i = 0; i < 2; i++) {
-      ((XYLineAndShapeRenderer) plot.getRenderer(i)).removeAnnotations();
-    }
-    annotate();
-    want();
+    marks.write(
+        seen,
+        new CurveMarks.Scale(
+            this::torque,
+            this::power,
+            torque.getUpperBound(),
+            power.getUpperBound(),
+            speed.getLowerBound(),
+            speed.getUpperBound(),
+            Math.max(180, viewer.getWidth() - 90)),
+        wants,
+        watts);
     chart.setNotify(true);
   }
 
@@ -227,13 +234,10 @@ final class CurveChart extends StackPane {
     line(plot.getRenderer(1), Palette.awt(p.power()), new float[] {8, 4});
   }
 
-  private static void axis(NumberAxis axis, String label, javafx.scene.paint.Color color) {
+  private void axis(NumberAxis axis, String label, javafx.scene.paint.Color color) {
     axis.setLabel(label);
     ChartDress.axis(
-        axis,
-        Palette.awt(color),
-        new Font("B612", Font.PLAIN, 11),
-        new Font("Hack", Font.PLAIN, 11));
+        axis, Palette.awt(color), ChartDress.words(look, 11), ChartDress.numbers(look, 11));
     axis.setNumberFormatOverride(java.text.NumberFormat.getIntegerInstance(Locale.US));
   }
 
@@ -249,108 +253,24 @@ final class CurveChart extends StackPane {
     return new Color(c.getRed(), c.getGreen(), c.getBlue(), alpha);
   }
 
-  private void annotate() {
-    var curve = seen.curve();
-    if (curve == null) {
-      return;
-    }
-    var p = look.palette();
-    curve
-        .peakTorque()
-        .ifPresent(
-            at -> {
-              // Under its curve where the power passes just above.
-              double gap = power(at.power()) - torque(at.torque());
-              boolean crossed = units == UnitSystem.US && gap > 0 && gap < 0.2 * torqueTop;
-              peak(
-                  0, at.rpm(), torque(at.torque()), crossed ? -0.085 : ABOVE, Palette.awt(p.dye()));
-            });
-    curve
-        .peakPower()
-        .ifPresent(at -> peak(1, at.rpm(), power(at.power()), ABOVE, Palette.awt(p.power())));
-    for (var point : curve.points()) {
-      if (!point.converged()) {
-        var mark = text("✕ not converged", point.rpm(), 0.05 * torqueTop, Palette.awt(p.soft()));
-        mark.setRotationAngle(-Math.PI / 2);
-        plot.addAnnotation(mark);
+  /** What is drawn, for a table. */
+  List<Line> lines() {
+    var all = new ArrayList<Line>();
+    for (int d = 0; d < 2; d++) {
+      var data = (XYSeriesCollection) plot.getDataset(d);
+      var unit = plot.getRangeAxis(d).getLabel();
+      for (int k = 0; k < data.getSeriesCount(); k++) {
+        double[][] xy = data.getSeries(k).toArray();
+        if (xy[0].length > 0) {
+          String beside = seen.beside().isEmpty() ? "before" : seen.beside();
+          all.add(new Line(k == NOW ? unit : unit + ", " + beside, xy[0], xy[1]));
+        }
       }
     }
-    curve.settled().stream()
-        .findFirst()
-        .ifPresent(
-            at -> {
-              annotation(0, end("torque", at.rpm(), torque(at.torque()), Palette.awt(p.dye())));
-              var below =
-                  end(
-                      "power",
-                      at.rpm(),
-                      power(at.power()) - 0.06 * powerTop,
-                      Palette.awt(p.power()));
-              below.setTextAnchor(TextAnchor.TOP_LEFT);
-              annotation(1, below);
-            });
+    return all;
   }
 
-  /** The power that the brief wants, over its band, and by how much it is met or missed. */
-  private void want() {
-    if (watts <= 0 || seen.curve() == null) {
-      return;
-    }
-    var ink = Palette.awt(look.palette().ink());
-    double level = power(watts);
-    var line =
-        new XYLineAnnotation(
-            wants.from(), level, wants.to(), level, ChartDress.line(1.4f, new float[] {2, 3}), ink);
-    double best = seen.curve().peakPower().map(at -> power(at.power())).orElse(0.0);
-    long off = Math.round(best - level);
-    String words =
-        off < 0
-            ? "▼ %.0f wanted, %d short".formatted(level, -off)
-            : "● %.0f wanted, %d over".formatted(level, off);
-    // Over the name of the peak where both would lie on one another.
-    boolean close = Math.abs(best - level) < 0.12 * powerTop;
-    double at = close ? Math.max(best, level) + 0.1 * powerTop : level + 0.012 * powerTop;
-    var name = text(words, wants.from(), at, ink);
-    name.setTextAnchor(TextAnchor.BOTTOM_LEFT);
-    name.setBackgroundPaint(Palette.awt(look.palette().panel()));
-    var renderer = (XYLineAndShapeRenderer) plot.getRenderer(1);
-    renderer.addAnnotation(line);
-    renderer.addAnnotation(name);
-  }
-
-  private XYTextAnnotation end(String label, double rpm, double value, Color color) {
-    var a = text(label, rpm + 0.01 * speed.getRange().getLength(), value + 0.03 * torqueTop, color);
-    a.setTextAnchor(TextAnchor.BOTTOM_LEFT);
-    return a;
-  }
-
-  /** Names a peak; the label stands off it by a share of the axis. */
-  private void peak(int dataset, double rpm, double value, double off, Color color) {
-    var a =
-        text(
-            String.format(Locale.US, "%.0f at %,.0f", value, 10 * Math.rint(rpm / 10)),
-            rpm,
-            value + off * (dataset == 0 ? torqueTop : powerTop),
-            color);
-    a.setFont(new Font("B612", Font.BOLD, 13));
-    a.setBackgroundPaint(Palette.awt(look.palette().panel()));
-    a.setTextAnchor(
-        rpm > speed.getLowerBound() + 0.75 * speed.getRange().getLength()
-            ? TextAnchor.BOTTOM_RIGHT
-            : TextAnchor.BOTTOM_CENTER);
-    annotation(dataset, a);
-    var renderer = (XYLineAndShapeRenderer) plot.getRenderer(dataset);
-    renderer.setSeriesShape(NOW, new Ellipse2D.Double(-3, -3, 6, 6));
-  }
-
-  private void annotation(int dataset, XYTextAnnotation a) {
-    ((XYLineAndShapeRenderer) plot.getRenderer(dataset)).addAnnotation(a);
-  }
-
-  private static XYTextAnnotation text(String label, double x, double y, Color color) {
-    var a = new XYTextAnnotation(label, x, y);
-    a.setFont(new Font("B612", Font.PLAIN, 11));
-    a.setPaint(color);
-    return a;
+  PlotTools tools(Consumer<String> said) {
+    return new PlotTools("curve", "the curve", chart, () -> "rpm", this::lines, said);
   }
 }

@@ -15,6 +15,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -27,7 +28,7 @@ public final class CurvePane extends VBox {
   private final CurveService service;
   private final CurveChart chart;
   private final Label status = new Label();
-  private final Button full = new Button("Solve every cylinder");
+  private final Button full = new Button("Every cylinder");
   private final Button cancel = new Button("Cancel");
   private final Slider rpm = new Slider();
   private final FlowPane reading = new FlowPane(14, 4);
@@ -49,10 +50,14 @@ public final class CurvePane extends VBox {
     status.setWrapText(true);
     status.setMinHeight(Region.USE_PREF_SIZE);
     full.setId("full-run");
+    full.setTooltip(new Tooltip("Solve every cylinder (Ctrl+Enter)"));
     full.setOnAction(e -> service.full());
     cancel.setId("cancel-run");
     cancel.setOnAction(e -> service.cancel());
-    var head = new HBox(8, title, space, cancel, full);
+    for (var whole : List.of(title, full, cancel)) {
+      whole.setMinWidth(USE_PREF_SIZE);
+    }
+    var head = new HBox(8, title, space, cancel, full, chart.tools(status::setText));
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().add("side-head");
     rpm.setId("rpm-cursor");
@@ -94,7 +99,7 @@ public final class CurvePane extends VBox {
       rpm.setValue(from + 0.6 * (to - from));
     }
     var band = WantedBand.of(build.combination().brief());
-    var seen = Seen.of(state, service.overProperty().get());
+    var seen = Seen.of(state, service.overProperty().get(), laid());
     double wanted = build.combination().brief().power().si();
     var now = List.<Object>of(build.units(), build.speeds(), session.id(), band, wanted);
     if (!seen.equals(drawn) || !now.equals(drawnWith)) {
@@ -109,6 +114,12 @@ public final class CurvePane extends VBox {
     full.setDisable(state.isRunning() || session.bench().contradiction().isPresent());
     status.setText(status(state, build.combination(), session.overProperty().get()));
     read();
+  }
+
+  /** The name of the build that is laid over; empty for none. */
+  private String laid() {
+    var over = session.overProperty().get();
+    return over == null ? "" : over.build().name();
   }
 
   private static String status(CurveState state, Combination c, Session.Over over) {

@@ -278,6 +278,9 @@ public final class CurveService implements AutoCloseable {
               state.set(new CurveState(curve, ghost, null, curve.fidelity(), 0, 0, took, ""));
             });
     run.failure().ifPresent(this::failed);
+    if (run.isStopped()) {
+      cancel();
+    }
   }
 
   private void failed(Throwable e) {

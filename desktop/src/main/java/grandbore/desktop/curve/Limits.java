@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /** What a predicted curve runs into: valves that float, a fuel that knocks. */
@@ -47,5 +48,30 @@ public final class Limits {
                     p.rpm(),
                     p.margins().octaneWanted(),
                     -p.margins().octane()));
+  }
+
+  /**
+   * Speeds between which something is run into.
+   *
+   * @param from rpm
+   * @param to rpm
+   */
+  record Span(double from, double to, String words) {}
+
+  /** Where along the curve, the gravest first. */
+  static List<Span> spans(Curve curve) {
+    return Stream.of(
+            span(curve, p -> !p.efforts().valvesFollow(), "▲ valves float"),
+            span(curve, p -> p.margins().octane() < -OCTANE_SHORT, "▲ octane short"))
+        .flatMap(Optional::stream)
+        .toList();
+  }
+
+  private static Optional<Span> span(Curve curve, Predicate<CurvePoint> bites, String words) {
+    var at =
+        curve.settled().stream().filter(bites).mapToDouble(CurvePoint::rpm).summaryStatistics();
+    return at.getCount() == 0
+        ? Optional.empty()
+        : Optional.of(new Span(at.getMin(), at.getMax(), words));
   }
 }

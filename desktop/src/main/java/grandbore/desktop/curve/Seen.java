@@ -7,15 +7,19 @@ import grandbore.core.prediction.Curve;
  *
  * @param curve null before the first
  * @param ghost beside it, null for none
+ * @param beside the name of the build that the ghost is of; empty where it is this one's before
  */
-record Seen(Curve curve, Curve ghost) {
-  static final Seen NOTHING = new Seen(null, null);
+record Seen(Curve curve, Curve ghost, String beside) {
+  static final Seen NOTHING = new Seen(null, null, "");
 
   /**
    * @param laid the curve of a build laid over, which takes the ghost's place; null for none
+   * @param name of that build
    */
-  static Seen of(CurveState state, Curve laid) {
-    return new Seen(state.shown(), laid == null ? state.shownGhost() : laid);
+  static Seen of(CurveState state, Curve laid, String name) {
+    return laid == null
+        ? new Seen(state.shown(), state.shownGhost(), "")
+        : new Seen(state.shown(), laid, name);
   }
 
   /** Whether an edit has overtaken what is drawn. */

@@ -40,7 +40,7 @@ abstract class Drawing extends Pane {
     session.buildProperty().subscribe(b -> redraw());
     session.readingsProperty().subscribe(r -> redraw());
     session.overProperty().subscribe(o -> redraw());
-    look.themeProperty().subscribe(t -> redraw());
+    look.drawn(this::redraw);
   }
 
   final InputField input(String path) {
@@ -71,6 +71,10 @@ abstract class Drawing extends Pane {
     return session;
   }
 
+  final Look look() {
+    return look;
+  }
+
   final void redraw() {
     double w = getWidth();
     double h = getPrefHeight();
@@ -79,7 +83,7 @@ abstract class Drawing extends Pane {
     }
     canvas.setWidth(w);
     canvas.setHeight(h);
-    var pen = new Pen(canvas.getGraphicsContext2D(), look.palette());
+    var pen = new Pen(canvas.getGraphicsContext2D(), look);
     pen.clear(w, h);
     draw(pen, look.palette(), w, h);
   }

@@ -1,5 +1,6 @@
 package grandbore.desktop.drawing;
 
+import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
@@ -12,18 +13,24 @@ import javafx.scene.text.TextAlignment;
  * The strokes of an engineering drawing: thick outlines, thin dimension lines, dash-dotted axes.
  */
 public final class Pen {
-  static final double SMALL = 11;
+  /** Letters in normal text, px. */
+  private static final double SMALL = 11;
+
   private static final double ARROW = 6;
   private static final double HATCH = 6;
 
   private final GraphicsContext g;
   private final Palette palette;
 
-  public Pen(GraphicsContext g, Palette palette) {
+  /** Letters, over those of normal text. */
+  private final double larger;
+
+  public Pen(GraphicsContext g, Look look) {
     this.g = g;
-    this.palette = palette;
+    palette = look.palette();
+    larger = look.text();
     g.setLineDashes();
-    g.setFont(Font.font("B612", SMALL));
+    g.setFont(Font.font("B612", look.letters(SMALL)));
   }
 
   public void clear(double width, double height) {
@@ -217,9 +224,9 @@ public final class Pen {
 
   /** Words on ground of their own, over a line, ending at a place. */
   public void tag(String text, Color color, Color ground, double right, double y) {
-    double width = 6.1 * text.length() + 8;
+    double width = larger * 6.1 * text.length() + 8;
     g.setFill(ground);
-    g.fillRect(right - width, y - 8, width, 16);
+    g.fillRect(right - width, y - 8 * larger, width, 16 * larger);
     text(text, color, TextAlignment.RIGHT, right - 4, y);
   }
 

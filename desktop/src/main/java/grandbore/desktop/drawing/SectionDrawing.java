@@ -148,19 +148,19 @@ public final class SectionDrawing extends Drawing {
     pen.thin(cx + half, deckY, cx + half, top - 4);
     pen.dimension(cx - half, top, cx + half, top);
     pen.thin(cx + half, top, cx + half + wall + 20, top + 14);
-    place(bore, cx + half + wall + 22, top);
+    named(pen, bore, "bore", cx + half + wall + 22, top);
 
     double left = cx - half - wall - 34;
     pen.thin(left - 6, deckY, cx - half - wall, deckY);
     pen.thin(left - 6, crankY, cx, crankY);
     pen.dimension(left, deckY, left, crankY);
-    place(deck, Math.max(4, left - 132), (deckY + crankY) / 2 - 13);
+    named(pen, deck, "block deck", Math.max(4, left - 132), (deckY + crankY) / 2 - 13);
 
     double right = cx + half + wall + 22;
     pen.thin(cx + half, crownY, right + 6, crownY);
     pen.thin(pinX, pinY, right + 6, pinY);
     pen.dimension(right, crownY, right, pinY);
-    place(pin, right + 34, (crownY + pinY) / 2 - 13);
+    named(pen, pin, "compression height", right + 34, (crownY + pinY) / 2 - 13);
     pen.thin(right, (crownY + pinY) / 2, right + 34, (crownY + pinY) / 2);
 
     pen.dimension(pinX, pinY, journalX, journalY);
@@ -168,12 +168,18 @@ public final class SectionDrawing extends Drawing {
     double midY = (pinY + journalY) / 2;
     double rodY = Math.max(midY, pinY + 44);
     pen.thin(midX, midY, cx + half + 56, rodY);
-    place(rod, cx + half + 58, rodY - 13);
+    named(pen, rod, "rod", cx + half + 58, rodY - 13);
 
     double strokeX = cx + throwPixels + 30;
     pen.thin(cx, crankY - throwPixels, strokeX + 6, crankY - throwPixels);
     pen.thin(cx, crankY + throwPixels, strokeX + 6, crankY + throwPixels);
     pen.dimension(strokeX, crankY - throwPixels, strokeX, crankY + throwPixels);
-    place(stroke, strokeX + 12, crankY + 4);
+    named(pen, stroke, "stroke", strokeX + 12, crankY + 10);
+  }
+
+  /** An input with its name over it. */
+  private void named(Pen pen, InputField field, String name, double x, double y) {
+    place(field, x, y);
+    pen.text(name, look().palette().soft(), TextAlignment.LEFT, x + 20, y - 6);
   }
 }

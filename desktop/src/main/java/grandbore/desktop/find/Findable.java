@@ -4,11 +4,13 @@ import grandbore.core.clearances.Measurement;
 import grandbore.core.combination.Specs;
 import grandbore.core.working.Figure;
 import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.find.Target.Kind;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Station;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
 /** Everything that can be found on the bench as it is now, with its value. */
@@ -18,23 +20,27 @@ public final class Findable {
   private final Consumer<String> toInput;
   private final Consumer<Measurement> toReading;
   private final Consumer<Station> toStation;
+  private final BiConsumer<Station, ViewName> toView;
 
   /**
    * @param toInput goes to an input, by its path
    * @param toReading goes to where a measurement is read
    * @param toStation goes to a station
+   * @param toView goes to a view of a station
    */
   public Findable(
       Session session,
       List<Command> commands,
       Consumer<String> toInput,
       Consumer<Measurement> toReading,
-      Consumer<Station> toStation) {
+      Consumer<Station> toStation,
+      BiConsumer<Station, ViewName> toView) {
     this.session = session;
     this.commands = commands;
     this.toInput = toInput;
     this.toReading = toReading;
     this.toStation = toStation;
+    this.toView = toView;
   }
 
   public List<Target> all() {
@@ -83,6 +89,9 @@ public final class Findable {
     }
     for (var s : Station.values()) {
       all.add(new Target(Kind.VIEW, s.title(), "station", "", "", () -> toStation.accept(s)));
+      for (var v : s.views()) {
+        all.add(new Target(Kind.VIEW, v.title(), s.title(), "", "", () -> toView.accept(s, v)));
+      }
     }
     for (var command : commands) {
       all.add(new Target(Kind.COMMAND, command.title(), "", "", command.keyName(), command.act()));

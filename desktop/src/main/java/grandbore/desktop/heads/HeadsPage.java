@@ -4,6 +4,7 @@ import grandbore.desktop.controls.ByCylinder;
 import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.drawing.FlowDrawing;
@@ -22,10 +23,10 @@ public final class HeadsPage {
       Session session, CurveService curves, ReadOnlyDoubleProperty rpm, Look look) {
     var views =
         new Views()
-            .with("Flow", "heads-flow", () -> flow(session, look))
-            .with("Sizing", "heads-sizing", () -> new SizingView(session, curves, look, rpm))
-            .with("Seats", "heads-seats", () -> new SeatsView(session, look))
-            .with("Ports that differ", "heads-ports", () -> ports(session));
+            .with(ViewName.HEADS_FLOW, () -> flow(session, look))
+            .with(ViewName.HEADS_SIZING, () -> new SizingView(session, curves, look, rpm))
+            .with(ViewName.HEADS_SEATS, () -> new SeatsView(session, look))
+            .with(ViewName.HEADS_PORTS, () -> ports(session));
     return Page.of(
         "Heads",
         "Flow sheets, all valves of a port together, at any depression; a table copied from a"

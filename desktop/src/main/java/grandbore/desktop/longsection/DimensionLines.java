@@ -16,30 +16,41 @@ final class DimensionLines {
   /** From the path's axis to what hangs below it. */
   private static final double UNDER = 36;
 
-  /** From the path's axis to the end of the first row below it, and of all. */
-  static final double BELOW_FIRST = UNDER + ROW;
-
-  static final double BELOW = UNDER + 3 * ROW + 4;
-
   private final Dimensions dimensions;
   private final Combination c;
   private final double width;
+
+  /** Height of an input with its name, px. */
+  private final double row;
+
   private final int rows;
 
   /**
    * @param width that there is, pixels
+   * @param letters over those of normal text
    */
-  DimensionLines(Dimensions dimensions, Combination c, double width) {
+  DimensionLines(Dimensions dimensions, Combination c, double width, double letters) {
     this.dimensions = dimensions;
     this.c = c;
     this.width = width;
+    row = ROW * letters;
     double wanted = dimensions.at(Place.OVER, c).stream().mapToDouble(DimensionLines::width).sum();
     rows = wanted > width - 8 ? 2 : 1;
   }
 
   /** Room over the path for the inputs there: one row, or two. */
   double height() {
-    return rows * ROW + 16;
+    return rows * row + 16;
+  }
+
+  /** From the path's axis to the end of the first row below it. */
+  double belowFirst() {
+    return UNDER + row;
+  }
+
+  /** From the path's axis to the end of all rows below it. */
+  double below() {
+    return UNDER + 3 * row + 4;
   }
 
   /** Pixel where the inputs beside the cylinder end. */
@@ -54,12 +65,12 @@ final class DimensionLines {
 
   /** Sets every input near to what it measures; none lies on another. */
   void place(Pen pen, PathAxis axis, double level, double crankY, CylinderShape shape) {
-    var row = dimensions.at(Place.OVER, c);
+    var all = dimensions.at(Place.OVER, c);
     for (int r = 0; r < rows; r++) {
       int which = r;
       var here =
-          IntStream.range(0, row.size()).filter(i -> i % rows == which).mapToObj(row::get).toList();
-      over(pen, axis, level, here, 3 + r * ROW);
+          IntStream.range(0, all.size()).filter(i -> i % rows == which).mapToObj(all::get).toList();
+      over(pen, axis, level, here, 3 + r * row);
     }
     intake(pen, axis, level, dimensions.at(Place.UNDER_INTAKE, c), 4);
     var exhaust = dimensions.at(Place.UNDER_EXHAUST, c);
@@ -80,16 +91,16 @@ final class DimensionLines {
     cylinder(pen, axis, level, at);
   }
 
-  private void over(Pen pen, PathAxis axis, double level, List<Dimension> row, double y) {
+  private void over(Pen pen, PathAxis axis, double level, List<Dimension> here, double y) {
     double[] wanted =
-        row.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
-    double[] widths = row.stream().mapToDouble(DimensionLines::width).toArray();
+        here.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
+    double[] widths = here.stream().mapToDouble(DimensionLines::width).toArray();
     double[] x = Spread.place(wanted, widths, 4, width - 4);
     for (int i = 0; i < x.length; i++) {
-      put(row.get(i), x[i], y);
-      var span = axis.find(row.get(i).part()).orElseThrow();
+      put(here.get(i), x[i], y);
+      var span = axis.find(here.get(i).part()).orElseThrow();
       double end = level - span.piece().entry() / 2 * axis.scale() - 2;
-      pen.thin(wanted[i], Math.min(end, height() + 4), x[i] + 50, y + ROW - 2);
+      pen.thin(wanted[i], Math.min(end, height() + 4), x[i] + 50, y + row - 2);
       pen.thin(wanted[i], Math.min(end, height() + 4), wanted[i], end);
     }
   }
@@ -97,10 +108,10 @@ final class DimensionLines {
   private void intake(Pen pen, PathAxis axis, double level, List<Dimension> stack, double x) {
     double y = level + UNDER;
     for (int i = 0; i < stack.size(); i++) {
-      put(stack.get(i), x, y + ROW * i);
+      put(stack.get(i), x, y + row * i);
       var span = axis.find(stack.get(i).part()).orElseThrow();
       double at = i == 0 ? span.from() + 3 : span.to() - 3;
-      double foot = y + ROW * i + 30;
+      double foot = y + row * (i + 0.68);
       pen.thin(at, level + 20, at, foot);
       pen.thin(at, foot, x + width(stack.get(i)) - GAP, foot);
     }
@@ -114,8 +125,8 @@ final class DimensionLines {
     double x = axis.exhaustValve() + 24;
     double y = level + UNDER;
     for (int i = 0; i < stack.size(); i++) {
-      put(stack.get(i), x, y + ROW * i);
-      pen.thin(axis.exhaustValve() + 2, at[i], x, y + ROW * i + 28);
+      put(stack.get(i), x, y + row * i);
+      pen.thin(axis.exhaustValve() + 2, at[i], x, y + row * (i + 0.64));
     }
   }
 

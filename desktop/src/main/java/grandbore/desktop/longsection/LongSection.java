@@ -8,6 +8,7 @@ import grandbore.core.prediction.DuctTrace;
 import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Quantity;
+import grandbore.desktop.drawing.ChamberPlan;
 import grandbore.desktop.drawing.CylinderFigure;
 import grandbore.desktop.drawing.CylinderShape;
 import grandbore.desktop.drawing.Pen;
@@ -32,6 +33,11 @@ import javafx.scene.text.TextAlignment;
  * another.
  */
 final class LongSection extends Pane {
+  /** Radius of the chamber seen from below, px. */
+  private static final double PLAN = 44;
+
+  /** Width of what the gauges read, px. */
+  private static final double GAUGES = 225;
 
   /** Of the room, so much the section may take with its dimensions. */
   private static final double MOST = 0.56;
@@ -96,7 +102,7 @@ final class LongSection extends Pane {
     shape = CylinderShape.of(c);
     dimensions.show(this, c);
     applyCss();
-    var lines = new DimensionLines(dimensions, c, w);
+    var lines = lines(c);
     over = lines.height();
     double tall = shape.top() + shape.sweep();
     axis = new PathAxis(path, shape, w, (MOST * room() - over) / tall);
@@ -104,8 +110,7 @@ final class LongSection extends Pane {
     crankY = top + shape.top() * axis.scale();
     level = crankY - CylinderFigure.portAxis(shape) * axis.scale();
     double h =
-        Math.ceil(
-            Math.max(crankY + shape.sweep() * axis.scale() + 8, level + DimensionLines.BELOW));
+        Math.ceil(Math.max(crankY + shape.sweep() * axis.scale() + 8, level + lines.below()));
     if (getPrefHeight() != h) {
       setMinHeight(h);
       setPrefHeight(h);
@@ -119,9 +124,13 @@ final class LongSection extends Pane {
       gas.setImage(picture.image());
     }
     drawStill(c);
-    lines.place(new Pen(still.getGraphicsContext2D(), look.palette()), axis, level, crankY, shape);
+    lines.place(new Pen(still.getGraphicsContext2D(), look), axis, level, crankY, shape);
     axisMoved.accept(axis);
     turn();
+  }
+
+  private DimensionLines lines(Combination c) {
+    return new DimensionLines(dimensions, c, getWidth(), look.text());
   }
 
   /** Height that the page has for section and map together. */
@@ -148,7 +157,7 @@ final class LongSection extends Pane {
       return;
     }
     var palette = look.palette();
-    var pen = new Pen(moving.getGraphicsContext2D(), palette);
+    var pen = new Pen(moving.getGraphicsContext2D(), look);
     moving.getGraphicsContext2D().clearRect(0, 0, moving.getWidth(), moving.getHeight());
     double angle = Math.toRadians(crank.get());
     double in = 0;
@@ -186,32 +195,33 @@ final class LongSection extends Pane {
   private void read(Pen pen, Palette palette, int row) {
     var units = session.build().units();
     var shown = new Shown(units);
+    var lines = lines(session.engine().combination());
+    double x = lines.beside(axis) + 10;
+    boolean wide = x + GAUGES * look.text() < getWidth();
     String[] words = {
-      "in the cylinder %,.0f %s, %,.0f %s"
+      "%s%,.0f %s, %,.0f %s"
           .formatted(
+              wide ? "in the cylinder " : "",
               shown.high().fromSi(trace.of(Kind.CYLINDER_PRESSURE)[row]),
               shown.high().symbol(),
               shown.temperature().fromSi(trace.of(Kind.CYLINDER_TEMPERATURE)[row]),
               shown.temperature().symbol().replace("deg", "°")),
-      "intake valve open %s, %.0f g/s in"
+      (wide ? "intake valve open %s, %.0f g/s in" : "in %s, %.0f g/s")
           .formatted(
               Quantity.LENGTH.show(Math.max(0, trace.of(Kind.INTAKE_LIFT)[row]), units),
               grams(Kind.INTAKE_FLOW, row)),
-      "exhaust valve open %s, %.0f g/s out"
+      (wide ? "exhaust valve open %s, %.0f g/s out" : "out %s, %.0f g/s")
           .formatted(
               Quantity.LENGTH.show(Math.max(0, trace.of(Kind.EXHAUST_LIFT)[row]), units),
               grams(Kind.EXHAUST_FLOW, row))
     };
-    double x =
-        new DimensionLines(dimensions, session.engine().combination(), getWidth()).beside(axis)
-            + 10;
     for (int i = 0; i < words.length; i++) {
       pen.text(
           words[i],
           palette.ink(),
           TextAlignment.LEFT,
           x,
-          level + DimensionLines.BELOW_FIRST + 16 + 16 * i);
+          level + lines.belowFirst() + 16 + 16 * look.text() * i);
     }
   }
 
@@ -256,7 +266,7 @@ final class LongSection extends Pane {
     var g = still.getGraphicsContext2D();
     g.clearRect(0, 0, still.getWidth(), still.getHeight());
     var palette = look.palette();
-    var pen = new Pen(g, palette);
+    var pen = new Pen(g, look);
     pen.axis(6, level, getWidth() - 6, level);
     for (var span : axis.spans()) {
       piece(pen, palette, span);
@@ -284,6 +294,15 @@ final class LongSection extends Pane {
         "%d intake, %d exhaust valve%s%s"
             .formatted(h.intakeValves(), h.exhaustValves(), h.exhaustValves() > 1 ? "s" : "", lean);
     pen.text(words, palette.soft(), TextAlignment.RIGHT, getWidth() - 10, still.getHeight() - 10);
+    // From below they are all seen, where there is room beside what the gauges read.
+    double top = level + lines(c).belowFirst() + 4;
+    double foot = still.getHeight() - 20 * look.text();
+    double radius = Math.min(PLAN, (foot - top) / 2);
+    double x = getWidth() - 12 - radius;
+    double gauges = lines(c).beside(axis) + 10;
+    if (radius > PLAN / 2 && x - radius > gauges + GAUGES * look.text()) {
+      ChamberPlan.draw(c, pen, palette, x, foot - radius, radius);
+    }
   }
 
   private void piece(Pen pen, Palette palette, PathAxis.Span s) {

@@ -96,12 +96,11 @@ public final class LongSectionPage extends VBox implements FillsPage {
     heightProperty().subscribe(h -> section.draw());
     section.widthProperty().subscribe(w -> section.draw());
     session.benchProperty().subscribe(b -> section.draw());
-    look.themeProperty()
-        .subscribe(
-            t -> {
-              section.draw();
-              show();
-            });
+    look.drawn(
+        () -> {
+          section.draw();
+          show();
+        });
     session.overProperty().subscribe(o -> Page.show(compare, o != null));
     setFocusTraversable(true);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
@@ -195,7 +194,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     }
     dim(true);
     if (trace == null) {
-      status.setText(String.format(Locale.US, "solving cylinder 1 at %,.0f rpm", at));
+      status.setText(String.format(Locale.US, "solving %,.0f rpm", at));
     }
     otherService.cancel();
     if (over.isEmpty()) {

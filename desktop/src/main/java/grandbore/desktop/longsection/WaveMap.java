@@ -112,7 +112,7 @@ final class WaveMap extends Pane {
       picture.clear();
     } else {
       picture.map(trace, less, axis, view, range, Tint.of(view, palette));
-      drawLines(new Pen(g, palette), palette, w, h);
+      drawLines(new Pen(g, look), palette, w, h);
     }
     turn();
   }
@@ -201,7 +201,7 @@ final class WaveMap extends Pane {
     }
     double y = TOP + mapHeight() * (crank.get() % 720) / 720;
     var palette = look.palette();
-    var pen = new Pen(g, palette);
+    var pen = new Pen(g, look);
     pen.line(palette.ink(), 1.5, 6, y, getWidth() - 6, y);
     String words = "%.0f° after firing top".formatted(crank.get() % 720);
     pen.tag(words, palette.ink(), palette.panel(), getWidth() - 10, y);

@@ -22,6 +22,16 @@ public final class ChartDress {
     plot.setRangeGridlineStroke(new BasicStroke(0.6f));
   }
 
+  /** Letters of a chart, as large as the window's text asks. */
+  public static Font words(Look look, int normal) {
+    return new Font("B612", Font.PLAIN, (int) Math.rint(look.letters(normal)));
+  }
+
+  /** Digits of a chart. */
+  public static Font numbers(Look look, int normal) {
+    return new Font("Hack", Font.PLAIN, (int) Math.rint(look.letters(normal)));
+  }
+
   /** An axis without a line of its own. */
   public static void axis(NumberAxis axis, Color color, Font label, Font ticks) {
     axis.setLabelFont(label);

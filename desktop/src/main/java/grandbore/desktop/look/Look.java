@@ -31,6 +31,7 @@ public final class Look {
       CompletableFuture.runAsync(Look::registerChartFonts);
 
   private final ObjectProperty<Theme> theme = new SimpleObjectProperty<>(Theme.LIGHT);
+  private final ObjectProperty<TextSize> text = new SimpleObjectProperty<>(TextSize.NORMAL);
 
   /** Starts loading the chart's fonts; its toolkit takes a while to wake. */
   public static CompletableFuture<Void> wake() {
@@ -67,9 +68,34 @@ public final class Look {
     return theme;
   }
 
+  public ObjectProperty<TextSize> textProperty() {
+    return text;
+  }
+
+  /** Letters of a drawing or plot that are so large in normal text, px. */
+  public double letters(double normal) {
+    return normal * text.get().factor();
+  }
+
+  /** How much larger letters are than in normal text. */
+  public double text() {
+    return text.get().factor();
+  }
+
+  /** Tells that what is drawn has to be drawn anew: now, and when theme or text change. */
+  public void drawn(Runnable anew) {
+    theme.subscribe(t -> anew.run());
+    text.subscribe((before, now) -> anew.run());
+  }
+
   /** The other theme. */
   public void turn() {
     theme.set(theme.get() == Theme.LIGHT ? Theme.DARK : Theme.LIGHT);
+  }
+
+  /** The next larger text, and from the largest the smallest. */
+  public void nextText() {
+    text.set(text.get().next());
   }
 
   public Palette palette() {
@@ -91,6 +117,14 @@ public final class Look {
                   : new PrimerDark().getUserAgentStylesheet());
           scene.getRoot().getStyleClass().removeAll("light", "dark");
           scene.getRoot().getStyleClass().add(t == Theme.LIGHT ? "light" : "dark");
+        });
+    text.subscribe(
+        size -> {
+          var classes = scene.getRoot().getStyleClass();
+          for (var t : TextSize.values()) {
+            classes.remove(t.styleClass());
+          }
+          classes.add(size.styleClass());
         });
   }
 }

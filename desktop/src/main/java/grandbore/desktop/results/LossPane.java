@@ -3,6 +3,8 @@ package grandbore.desktop.results;
 import grandbore.core.prediction.LossAccount;
 import grandbore.core.prediction.RemovedLoss;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.plot.Line;
+import grandbore.desktop.plot.PlotPane;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;

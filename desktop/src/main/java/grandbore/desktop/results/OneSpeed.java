@@ -6,6 +6,8 @@ import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Measure;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.plot.Line;
+import grandbore.desktop.plot.PlotPane;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;

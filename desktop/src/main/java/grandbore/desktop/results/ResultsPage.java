@@ -7,6 +7,7 @@ import grandbore.core.studies.SlowStudy;
 import grandbore.core.studies.TraceStudy;
 import grandbore.core.units.Measure;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -46,10 +47,10 @@ public final class ResultsPage extends VBox {
     var title = new Label("Prediction");
     title.getStyleClass().add("page-title");
     views
-        .with("One speed", "view-one", () -> one)
-        .with("All speeds", "view-all", () -> whole)
-        .with("Losses", "view-losses", () -> losses)
-        .with("Idle and cranking", "view-slow", () -> slow);
+        .with(ViewName.VIEW_ONE, () -> one)
+        .with(ViewName.VIEW_ALL, () -> whole)
+        .with(ViewName.VIEW_LOSSES, () -> losses)
+        .with(ViewName.VIEW_SLOW, () -> slow);
     asking = new Asking(this, this::refresh).when(rpm, curves.curve(), session.buildProperty());
     status.getStyleClass().add("soft");
     status.setId("results-status");

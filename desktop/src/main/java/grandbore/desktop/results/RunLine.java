@@ -23,6 +23,10 @@ public final class RunLine extends HBox {
   private final Label words = new Label();
   private final ProgressBar bar = new ProgressBar(0);
   private final Button stop = new Button();
+
+  /** The run that was followed last; null for none. */
+  private Run<?> last;
+
   private final Timeline looking = new Timeline(new KeyFrame(LOOK, e -> refresh()));
 
   /**
@@ -57,6 +61,13 @@ public final class RunLine extends HBox {
   }
 
   private void follow(Run<?> run) {
+    boolean stoppedElsewhere = run == null && last != null && last.isStopped();
+    last = run;
+    if (stoppedElsewhere) {
+      looking.stop();
+      stopped();
+      return;
+    }
     shown(run != null);
     stop.setText("Stop");
     if (run != null && getScene() != null) {
@@ -89,7 +100,7 @@ public final class RunLine extends HBox {
   }
 
   /** “: 12 of 98, 4 s left”. */
-  static String words(Progress p) {
+  public static String words(Progress p) {
     if (p.of() == 0) {
       return "";
     }

@@ -3,6 +3,8 @@ package grandbore.desktop.results;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.plot.Line;
+import grandbore.desktop.plot.PlotPane;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.layout.VBox;

@@ -1,2 +1,2 @@
-/** Plots, panes and what they ask of the queue of runs; the Prediction station. */
+/** Panes and what they ask of the queue of runs; the Prediction station. */
 package grandbore.desktop.results;

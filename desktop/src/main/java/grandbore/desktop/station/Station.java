@@ -6,6 +6,7 @@ import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
+import grandbore.desktop.controls.ViewName;
 import java.util.List;
 import java.util.Set;
 import org.kordamp.ikonli.Ikon;
@@ -205,6 +206,62 @@ public enum Station {
       case "boost" -> c.boost().isFitted();
       case "nitrous" -> c.nitrous().isFitted();
       default -> true;
+    };
+  }
+
+  /** The views it is made of, in their order; none where it is one page. */
+  public List<ViewName> views() {
+    return switch (this) {
+      case ENGINE, BRIEF -> List.of();
+      case BOTTOM_END ->
+          List.of(
+              ViewName.BOTTOM_SECTION,
+              ViewName.BOTTOM_STACK,
+              ViewName.BOTTOM_MOTION,
+              ViewName.BOTTOM_FORCES,
+              ViewName.BOTTOM_BALANCE,
+              ViewName.BOTTOM_LIMITS,
+              ViewName.BOTTOM_OIL);
+      case COMPRESSION ->
+          List.of(
+              ViewName.COMPRESSION_VOLUMES,
+              ViewName.COMPRESSION_SOLVE,
+              ViewName.COMPRESSION_BANKS,
+              ViewName.COMPRESSION_FUEL,
+              ViewName.COMPRESSION_TESTS);
+      case CAM ->
+          List.of(
+              ViewName.CAM_LOBES,
+              ViewName.CAM_CARD,
+              ViewName.CAM_EVENTS,
+              ViewName.CAM_SEPARATION,
+              ViewName.CAM_DEGREEING,
+              ViewName.CAM_SPRINGS,
+              ViewName.CAM_PISTON,
+              ViewName.CAM_MOTION);
+      case HEADS ->
+          List.of(
+              ViewName.HEADS_FLOW,
+              ViewName.HEADS_SIZING,
+              ViewName.HEADS_SEATS,
+              ViewName.HEADS_PORTS);
+      case BREATHING ->
+          List.of(
+              ViewName.BREATHING_PATH,
+              ViewName.BREATHING_WAVES,
+              ViewName.BREATHING_TUNING,
+              ViewName.BREATHING_LOSSES);
+      case CLEARANCES ->
+          List.of(
+              ViewName.BENCH_READINGS,
+              ViewName.BENCH_TODO,
+              ViewName.BENCH_GUIDED,
+              ViewName.BENCH_TORQUE,
+              ViewName.BENCH_ASSEMBLY,
+              ViewName.BENCH_FINDINGS,
+              ViewName.BENCH_BOOK);
+      case PREDICTION ->
+          List.of(ViewName.VIEW_ONE, ViewName.VIEW_ALL, ViewName.VIEW_LOSSES, ViewName.VIEW_SLOW);
     };
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.desktop.composition.WindowMemory.Memory;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.look.TextSize;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;

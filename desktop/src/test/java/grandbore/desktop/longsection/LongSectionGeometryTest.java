@@ -3,6 +3,8 @@ package grandbore.desktop.longsection;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import grandbore.core.beginning.Ordinary;
+import grandbore.core.beginning.Pattern;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
@@ -13,6 +15,8 @@ import grandbore.core.demo.DemoBuilds;
 import grandbore.core.flow.GasPath;
 import grandbore.core.flow.GasPath.Part;
 import grandbore.core.prediction.Duct;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.drawing.ChamberPlan;
 import grandbore.desktop.drawing.CylinderShape;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -158,5 +162,27 @@ class LongSectionGeometryTest {
                 .map(range::place)
                 .toArray())
         .containsExactly(-1, -1, -0.5, 0, 0.5, 1, 1);
+  }
+
+  /** Every valve stands inside the bore, none over another, one to three on a side. */
+  @Test
+  void valvesSeenFromBelowFindRoomInTheBore() {
+    for (var pattern : Pattern.values()) {
+      var c = Ordinary.build(pattern.asked("plan", UnitSystem.METRIC)).combination();
+      double bore = c.bottomEnd().bore().si();
+      var heads = ChamberPlan.heads(c);
+      assertThat(heads).hasSize(c.heads().intakeValves() + c.heads().exhaustValves());
+      for (var a : heads) {
+        assertThat(Math.hypot(a.x(), a.y()) + a.radius()).isLessThan(bore / 2);
+        assertThat(a.x() < 0).isEqualTo(a.intake());
+        for (var b : heads) {
+          if (!a.equals(b)) {
+            assertThat(Math.hypot(a.x() - b.x(), a.y() - b.y()))
+                .as(pattern.toString())
+                .isGreaterThan(a.radius() + b.radius());
+          }
+        }
+      }
+    }
   }
 }

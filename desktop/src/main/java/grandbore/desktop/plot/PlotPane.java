@@ -1,27 +1,22 @@
-package grandbore.desktop.results;
+package grandbore.desktop.plot;
 
 import grandbore.desktop.composition.Growing;
 import grandbore.desktop.look.ChartDress;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import java.awt.Color;
-import java.awt.Font;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.stage.FileChooser;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.annotations.XYTextAnnotation;
 import org.jfree.chart.axis.NumberAxis;
@@ -36,8 +31,6 @@ import org.jfree.chart.ui.RectangleInsets;
 import org.jfree.chart.ui.TextAnchor;
 import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
-import org.kordamp.ikonli.javafx.FontIcon;
-import org.kordamp.ikonli.materialdesign2.MaterialDesignD;
 
 /**
  * A plot with its title, a crosshair that reads all lines, zoom by drag and back by double-click,
@@ -59,6 +52,7 @@ public final class PlotPane extends VBox {
   private final JFreeChart chart;
   private final ChartViewer viewer;
   private final ValueMarker crosshair = new ValueMarker(0);
+  private final PlotTools tools;
   private final Label reading = new Label();
   private List<Line> lines = List.of();
   private double[] shaded = {};
@@ -76,17 +70,6 @@ public final class PlotPane extends VBox {
     name.setMinWidth(Region.USE_PREF_SIZE);
     var space = new Region();
     HBox.setHgrow(space, Priority.ALWAYS);
-    var save = new Button();
-    var icon = new FontIcon(MaterialDesignD.DOWNLOAD);
-    icon.setIconSize(16);
-    save.setGraphic(icon);
-    save.getStyleClass().add("flat");
-    save.setId(id + "-export");
-    save.setAccessibleText("Export " + title);
-    save.setTooltip(new Tooltip("SVG, PNG or CSV"));
-    save.setOnAction(e -> ask(title));
-    var head = new HBox(8, name, space, save);
-    head.setAlignment(Pos.CENTER_LEFT);
     reading.getStyleClass().add("unit");
     reading.setId(id + "-reading");
     reading.setWrapText(true);
@@ -96,11 +79,18 @@ public final class PlotPane extends VBox {
     plot.setRenderer(new XYLineAndShapeRenderer(true, false));
     plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
     plot.addDomainMarker(crosshair);
+    numbered(false);
     chart = new JFreeChart(null, null, plot, false);
     chart.setPadding(new RectangleInsets(2, 2, 2, 8));
     viewer = new ChartViewer(chart, false);
     // Every drawing starts with this font, and those here know no other.
-    viewer.getCanvas().getGraphicsContext2D().setFont(javafx.scene.text.Font.font("B612", SIZE));
+    look.textProperty()
+        .subscribe(
+            t ->
+                viewer
+                    .getCanvas()
+                    .getGraphicsContext2D()
+                    .setFont(javafx.scene.text.Font.font("B612", look.letters(SIZE))));
     viewer.getCanvas().setTooltipEnabled(false);
     Growing.from(HEIGHT, viewer);
     viewer
@@ -120,8 +110,11 @@ public final class PlotPane extends VBox {
             ordinate.setAutoRange(true);
           }
         });
+    tools = new PlotTools(id, title, chart, abscissa::getLabel, () -> lines, reading::setText);
+    var head = new HBox(8, name, space, tools);
+    head.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(head, viewer, reading);
-    look.themeProperty().subscribe(t -> dress());
+    look.drawn(this::dress);
   }
 
   /** Two plots side by side, as wide as each other. */
@@ -146,6 +139,7 @@ public final class PlotPane extends VBox {
       data.addSeries(series);
     }
     chart.setNotify(false);
+    numbered(true);
     abscissa.setAutoRangeIncludesZero(false);
     ordinate.setAutoRangeIncludesZero(false);
     ordinate.setAutoRangeStickyZero(false);
@@ -159,6 +153,13 @@ public final class PlotPane extends VBox {
     dress();
     chart.setNotify(true);
     reading.setText("");
+  }
+
+  /** Whether the axes have numbers: before there is anything to show they would be invented. */
+  private void numbered(boolean are) {
+    abscissa.setTickLabelsVisible(are);
+    ordinate.setTickLabelsVisible(are);
+    crosshair.setAlpha(are ? 1 : 0);
   }
 
   /** Puts the crosshair at an abscissa and reads all lines there. */
@@ -182,7 +183,7 @@ public final class PlotPane extends VBox {
       Palette.awt(p.straw()),
       Palette.awt(p.soft())
     };
-    var font = new Font("B612", Font.PLAIN, SIZE);
+    var font = ChartDress.words(look, SIZE);
     for (var axis : List.of(abscissa, ordinate)) {
       ChartDress.axis(axis, Palette.awt(p.soft()), font, font);
     }
@@ -195,7 +196,7 @@ public final class PlotPane extends VBox {
     }
     var renderer = plot.getRenderer();
     plot.clearAnnotations();
-    var places = LineNames.of(lines, Math.max(180, viewer.getWidth() - 70));
+    var places = LineNames.of(lines, Math.max(180, viewer.getWidth() - 70) / look.text());
     for (int k = 0; k < lines.size(); k++) {
       var color = colors[k % colors.length];
       renderer.setSeriesPaint(k, color);
@@ -208,7 +209,7 @@ public final class PlotPane extends VBox {
 
   private void name(String name, LineNames.Place at, Color color) {
     var a = new XYTextAnnotation(name, at.x(), at.y());
-    a.setFont(new Font("B612", Font.PLAIN, SIZE));
+    a.setFont(ChartDress.words(look, SIZE));
     a.setPaint(color);
     // Where lines crowd, a name is read before what shines through behind it.
     a.setBackgroundPaint(Palette.awt(look.palette().panel().deriveColor(0, 1, 1, VEIL)));
@@ -216,29 +217,8 @@ public final class PlotPane extends VBox {
     plot.addAnnotation(a);
   }
 
-  private void ask(String title) {
-    var chooser = new FileChooser();
-    chooser.setTitle("Export " + title);
-    chooser.setInitialFileName(title.replaceAll("\\W+", "-").toLowerCase(Locale.ROOT) + ".svg");
-    chooser
-        .getExtensionFilters()
-        .addAll(
-            new FileChooser.ExtensionFilter("Drawing", "*.svg"),
-            new FileChooser.ExtensionFilter("Picture", "*.png"),
-            new FileChooser.ExtensionFilter("Table", "*.csv"));
-    var file = chooser.showSaveDialog(getScene().getWindow());
-    if (file != null) {
-      save(file.toPath());
-    }
-  }
-
   /** Writes the plot as the file's ending asks. */
   public void save(Path file) {
-    try {
-      PlotExport.write(chart, abscissa.getLabel(), lines, file);
-      reading.setText("Written: " + file);
-    } catch (IOException e) {
-      reading.setText("✕ " + file + " can't be written: " + e.getMessage());
-    }
+    tools.save(file);
   }
 }

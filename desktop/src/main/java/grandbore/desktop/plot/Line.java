@@ -1,4 +1,4 @@
-package grandbore.desktop.results;
+package grandbore.desktop.plot;
 
 /** One line of a plot: its name is said at the line and heads its column. */
 public final class Line {
@@ -15,15 +15,15 @@ public final class Line {
     this.y = y;
   }
 
-  String name() {
+  public String name() {
     return name;
   }
 
-  double[] x() {
+  public double[] x() {
     return x;
   }
 
-  double[] y() {
+  public double[] y() {
     return y;
   }
 

@@ -1,4 +1,4 @@
-package grandbore.desktop.results;
+package grandbore.desktop.plot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;

@@ -1,10 +1,10 @@
-package grandbore.desktop.results;
+package grandbore.desktop.plot;
 
 import java.util.ArrayList;
 import java.util.List;
 
 /** Finds where the name of each line of a plot stands clear of the others. */
-final class LineNames {
+public final class LineNames {
   private static final int TRIES = 40;
 
   private static final double PIXELS_A_LETTER = 5.8;
@@ -24,7 +24,7 @@ final class LineNames {
    * @param y ordinate of the edge that faces the line
    * @param above whether the name stands over the line
    */
-  record Place(double x, double y, boolean above) {}
+  public record Place(double x, double y, boolean above) {}
 
   private LineNames() {}
 
@@ -33,7 +33,7 @@ final class LineNames {
    *
    * @param pixels the plot is wide
    */
-  static List<Place> of(List<Line> lines, double pixels) {
+  public static List<Place> of(List<Line> lines, double pixels) {
     var places = new ArrayList<Place>();
     double left = Double.POSITIVE_INFINITY;
     double right = Double.NEGATIVE_INFINITY;

@@ -1,4 +1,6 @@
-package grandbore.desktop.composition;
+package grandbore.desktop.look;
+
+import java.util.Locale;
 
 /** How large all words and numbers are. */
 public enum TextSize {
@@ -21,6 +23,11 @@ public enum TextSize {
   /** Of ordinary words; all other sizes follow from it. */
   public double pixels() {
     return pixels;
+  }
+
+  /** Of the window's root. */
+  String styleClass() {
+    return "text-" + name().toLowerCase(Locale.ROOT);
   }
 
   /** Over that of normal text. */

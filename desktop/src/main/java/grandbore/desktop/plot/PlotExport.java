@@ -1,5 +1,6 @@
-package grandbore.desktop.results;
+package grandbore.desktop.plot;
 
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
@@ -30,14 +31,18 @@ final class PlotExport {
       Files.writeString(file, svg.getSVGDocument());
     } else if (name.endsWith(".png")) {
       try (OutputStream out = Files.newOutputStream(file)) {
-        ImageIO.write(chart.createBufferedImage(2 * WIDTH, 2 * HEIGHT), "png", out);
+        ImageIO.write(picture(chart), "png", out);
       }
     } else {
       Files.writeString(file, table(abscissa, lines));
     }
   }
 
-  private static String table(String abscissa, List<Line> lines) throws IOException {
+  static BufferedImage picture(JFreeChart chart) {
+    return chart.createBufferedImage(2 * WIDTH, 2 * HEIGHT);
+  }
+
+  static String table(String abscissa, List<Line> lines) throws IOException {
     var out = new StringBuilder();
     try (var printer =
         new CSVPrinter(out, CSVFormat.RFC4180.builder().setRecordSeparator("\n").get())) {

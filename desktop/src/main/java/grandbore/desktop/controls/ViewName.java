@@ -1,0 +1,61 @@
+package grandbore.desktop.controls;
+
+/** The views that stations are made of, by the words on their buttons. */
+public enum ViewName {
+  BOTTOM_SECTION("Section", "bottom-section"),
+  BOTTOM_STACK("Stack and fits", "bottom-stack"),
+  BOTTOM_MOTION("Motion", "bottom-motion"),
+  BOTTOM_FORCES("Forces", "bottom-forces"),
+  BOTTOM_BALANCE("Balance", "bottom-balance"),
+  BOTTOM_LIMITS("Limits", "bottom-limits"),
+  BOTTOM_OIL("Oil", "bottom-oil"),
+  COMPRESSION_VOLUMES("Volumes", "compression-volumes"),
+  COMPRESSION_SOLVE("Solve", "compression-solve"),
+  COMPRESSION_BANKS("Banks and heads", "compression-banks"),
+  COMPRESSION_FUEL("Fuel", "compression-fuel"),
+  COMPRESSION_TESTS("Tests", "compression-tests"),
+  CAM_LOBES("Lobes", "cam-lobes"),
+  CAM_CARD("Card", "cam-card"),
+  CAM_EVENTS("Events", "cam-events"),
+  CAM_SEPARATION("Separation", "cam-separation"),
+  CAM_DEGREEING("Degreeing", "cam-degreeing"),
+  CAM_SPRINGS("Springs", "cam-springs"),
+  CAM_PISTON("To piston", "cam-piston"),
+  CAM_MOTION("Motion", "cam-motion"),
+  HEADS_FLOW("Flow", "heads-flow"),
+  HEADS_SIZING("Sizing", "heads-sizing"),
+  HEADS_SEATS("Seats", "heads-seats"),
+  HEADS_PORTS("Ports that differ", "heads-ports"),
+  BREATHING_PATH("Path", "breathing-path"),
+  BREATHING_WAVES("Waves", "breathing-waves"),
+  BREATHING_TUNING("Tuning", "breathing-tuning"),
+  BREATHING_LOSSES("Losses", "breathing-losses"),
+  BENCH_READINGS("Readings", "bench-readings"),
+  BENCH_TODO("To do", "bench-todo"),
+  BENCH_GUIDED("Guided", "bench-guided"),
+  BENCH_TORQUE("Torque", "bench-torque"),
+  BENCH_ASSEMBLY("Assembly", "bench-assembly"),
+  BENCH_FINDINGS("Strip-down", "bench-findings"),
+  BENCH_BOOK("Book", "bench-book"),
+  VIEW_ONE("One speed", "view-one"),
+  VIEW_ALL("All speeds", "view-all"),
+  VIEW_LOSSES("Losses", "view-losses"),
+  VIEW_SLOW("Idle and cranking", "view-slow");
+
+  private final String title;
+  private final String id;
+
+  ViewName(String title, String id) {
+    this.title = title;
+    this.id = id;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  /** Of its button. */
+  public String id() {
+    return id;
+  }
+}

@@ -1,0 +1,246 @@
+package grandbore.desktop.curve;
+
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.WantedBand;
+import grandbore.desktop.look.ChartDress;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.look.Palette;
+import grandbore.desktop.plot.Line;
+import grandbore.desktop.plot.LineNames;
+import java.awt.Color;
+import java.awt.Font;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.ToDoubleFunction;
+import org.jfree.chart.annotations.XYAnnotation;
+import org.jfree.chart.annotations.XYLineAnnotation;
+import org.jfree.chart.annotations.XYTextAnnotation;
+import org.jfree.chart.plot.XYPlot;
+import org.jfree.chart.renderer.xy.XYLineAndShapeRenderer;
+import org.jfree.chart.ui.TextAnchor;
+
+/**
+ * What is written on the curve: names that stand clear of the lines, peaks, what the brief wants,
+ * where the engine runs into a limit.
+ */
+final class CurveMarks {
+  private static final int SMALL = 11;
+  private static final int LARGE = 13;
+
+  /** Peaks stand over their curve by this share of the axis, or under it. */
+  private static final double ABOVE = 0.025;
+
+  private static final double BELOW = 0.085;
+
+  /** The height of letters and the width of one, shares of the plot's, at its usual size. */
+  private static final double LETTERS_HIGH = 0.05;
+
+  private static final double PIXELS_A_LETTER = 7.6;
+
+  /**
+   * The scale that is drawn on.
+   *
+   * @param torque turns N·m into the axis' unit
+   * @param power turns W into the axis' unit
+   * @param torqueTop the axis' upper end, in its unit
+   * @param powerTop the axis' upper end, in its unit
+   * @param from the first speed, rpm
+   * @param to the last one that is drawn, rpm
+   * @param pixels the plot is wide
+   */
+  record Scale(
+      ToDoubleFunction<Double> torque,
+      ToDoubleFunction<Double> power,
+      double torqueTop,
+      double powerTop,
+      double from,
+      double to,
+      double pixels) {
+    double torqueShare(CurvePoint p) {
+      return torque.applyAsDouble(p.torque()) / torqueTop;
+    }
+
+    double powerShare(CurvePoint p) {
+      return power.applyAsDouble(p.power()) / powerTop;
+    }
+  }
+
+  private final XYPlot plot;
+  private final Look look;
+  private Scale scale;
+
+  /** What names keep clear of: the lines, and what is written before them; shares of the height. */
+  private final List<Line> clearOf = new ArrayList<>();
+
+  /** The level that the brief wants, with the words for it; null where it wants none. */
+  private Line wanted;
+
+  CurveMarks(XYPlot plot, Look look) {
+    this.plot = plot;
+    this.look = look;
+  }
+
+  /**
+   * @param watts power wanted somewhere in the band; nought where the brief says none
+   */
+  void write(Seen seen, Scale drawn, WantedBand wants, double watts) {
+    scale = drawn;
+    clearOf.clear();
+    wanted = null;
+    ((XYLineAndShapeRenderer) plot.getRenderer(0)).removeAnnotations();
+    if (seen.curve() == null) {
+      return;
+    }
+    peaks(seen.curve());
+    for (var point : seen.curve().points()) {
+      if (!point.converged()) {
+        var mark = text("✕ not converged", point.rpm(), 0.05, look.palette().soft());
+        mark.setRotationAngle(-Math.PI / 2);
+        add(mark);
+      }
+    }
+    limits(seen.curve());
+    if (watts > 0) {
+      want(seen.curve(), wants, watts);
+    }
+    names(seen);
+  }
+
+  private void names(Seen seen) {
+    var lines = new ArrayList<Line>();
+    lines.add(line("torque", seen.curve(), scale::torqueShare));
+    lines.add(line("power", seen.curve(), scale::powerShare));
+    if (seen.ghost() != null) {
+      // The state before the last edit is known by its thin line; another build is named.
+      lines.add(line(seen.beside(), seen.ghost(), scale::torqueShare));
+      lines.add(line("", seen.ghost(), scale::powerShare));
+    }
+    int named = lines.size();
+    if (wanted != null) {
+      lines.add(wanted);
+      named++;
+    }
+    lines.addAll(clearOf);
+    var places = LineNames.of(lines, scale.pixels / look.text());
+    var p = look.palette();
+    for (int i = 0; i < named; i++) {
+      var at = places.get(i);
+      var name = lines.get(i).name();
+      if (at == null || name.isEmpty()) {
+        continue;
+      }
+      var ink = lines.get(i) == wanted ? p.ink() : i == 1 ? p.power() : p.dye();
+      var a = text(name, at.x(), at.y(), ink);
+      a.setTextAnchor(at.above() ? TextAnchor.BOTTOM_CENTER : TextAnchor.TOP_CENTER);
+      add(a);
+    }
+  }
+
+  private static Line line(String name, Curve curve, ToDoubleFunction<CurvePoint> share) {
+    var points = curve.points();
+    return new Line(
+        name,
+        points.stream().mapToDouble(CurvePoint::rpm).toArray(),
+        points.stream()
+            .mapToDouble(p -> p.converged() ? share.applyAsDouble(p) : Double.NaN)
+            .toArray());
+  }
+
+  private void peaks(Curve curve) {
+    var p = look.palette();
+    curve
+        .peakTorque()
+        .ifPresent(
+            at -> {
+              // Under its curve where the power passes just above.
+              double high = scale.torque.applyAsDouble(at.torque());
+              double gap =
+                  scale.power.applyAsDouble(at.power()) / scale.powerTop - high / scale.torqueTop;
+              peak(at.rpm(), high, high / scale.torqueTop, gap > 0 && gap < 0.2, p.dye());
+            });
+    curve
+        .peakPower()
+        .ifPresent(
+            at -> {
+              double high = scale.power.applyAsDouble(at.power());
+              peak(at.rpm(), high, high / scale.powerTop, false, p.power());
+            });
+  }
+
+  /** Names a peak; the label stands off it by a share of the axis. */
+  private void peak(
+      double rpm, double value, double share, boolean under, javafx.scene.paint.Color color) {
+    String words = String.format(Locale.US, "%.0f at %,.0f", value, 10 * Math.rint(rpm / 10));
+    double at = share + (under ? -BELOW : ABOVE);
+    var a = text(words, rpm, at, color);
+    a.setFont(ChartDress.words(look, LARGE).deriveFont(Font.BOLD));
+    a.setBackgroundPaint(Palette.awt(look.palette().panel()));
+    boolean right = rpm > scale.from + 0.75 * (scale.to - scale.from);
+    a.setTextAnchor(right ? TextAnchor.BOTTOM_RIGHT : TextAnchor.BOTTOM_CENTER);
+    add(a);
+    double wide = wide(words);
+    keepClear(right ? rpm - wide : rpm - wide / 2, wide, at);
+  }
+
+  private double wide(String words) {
+    return words.length() * PIXELS_A_LETTER * look.text() / scale.pixels * (scale.to - scale.from);
+  }
+
+  /** Nothing more is written here. */
+  private void keepClear(double from, double wide, double low) {
+    for (double y : new double[] {low, low + LETTERS_HIGH}) {
+      clearOf.add(new Line("", new double[] {from, from + wide}, new double[] {y, y}));
+    }
+  }
+
+  /** The power that the brief wants, over its band, and by how much it is met or missed. */
+  private void want(Curve curve, WantedBand wants, double watts) {
+    double level = scale.power.applyAsDouble(watts);
+    double best = curve.peakPower().map(p -> scale.power.applyAsDouble(p.power())).orElse(0.0);
+    long off = Math.round(best - level);
+    String words =
+        off < 0
+            ? "▼ %.0f wanted, %d short".formatted(level, -off)
+            : "● %.0f wanted, %d over".formatted(level, off);
+    double share = level / scale.powerTop;
+    line(wants.from(), wants.to(), share, 1.4f, new float[] {2, 3});
+    wanted = new Line(words, new double[] {wants.from(), wants.to()}, new double[] {share, share});
+  }
+
+  /** Along the foot: at which speeds the fuel is too poor, or the valves leave the lobes. */
+  private void limits(Curve curve) {
+    double low = 0.02;
+    for (var span : Limits.spans(curve)) {
+      line(span.from(), span.to(), low, 3f, null);
+      boolean right = span.from() > scale.from + 0.6 * (scale.to - scale.from);
+      var name =
+          text(span.words(), right ? span.to() : span.from(), low + 0.012, look.palette().ink());
+      name.setTextAnchor(right ? TextAnchor.BOTTOM_RIGHT : TextAnchor.BOTTOM_LEFT);
+      add(name);
+      low += 0.08;
+    }
+  }
+
+  private void line(double from, double to, double share, float width, float[] dash) {
+    double y = share * scale.torqueTop;
+    add(
+        new XYLineAnnotation(
+            from, y, to, y, ChartDress.line(width, dash), Palette.awt(look.palette().ink())));
+  }
+
+  private void add(XYAnnotation a) {
+    ((XYLineAndShapeRenderer) plot.getRenderer(0)).addAnnotation(a);
+  }
+
+  /** Words at a speed and a share of the height. */
+  private XYTextAnnotation text(
+      String words, double rpm, double share, javafx.scene.paint.Color color) {
+    var a = new XYTextAnnotation(words, rpm, share * scale.torqueTop);
+    a.setFont(ChartDress.words(look, SMALL));
+    Color ink = Palette.awt(color);
+    a.setPaint(ink);
+    return a;
+  }
+}

@@ -1,0 +1,157 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.book.BuildDocument;
+import grandbore.core.combination.Boost;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.station.Station;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeSet;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ChoiceBox;
+import javafx.scene.control.ComboBoxBase;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Slider;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Text;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/**
+ * Every view of every station: each control has a name that can be read out, each word a ground it
+ * stands out on.
+ */
+class AccessTest extends BenchTest {
+  /** Of text on its ground, by WCAG 2 (W3C), success criterion 1.4.3. */
+  private static final double LEAST_CONTRAST = 4.5;
+
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
+  }
+
+  private void everyView(Consumer<String> look) {
+    for (var station : Station.values()) {
+      robot.interact(() -> bench.rail().choose(station));
+      WaitForAsyncUtils.waitForFxEvents();
+      look.accept(station.title());
+      for (var view : station.views()) {
+        view(view.id());
+        robot.interact(() -> bench.scene().getRoot().applyCss());
+        WaitForAsyncUtils.waitForFxEvents();
+        look.accept(station.title() + ", " + view.title());
+      }
+    }
+  }
+
+  private static Stream<Node> all(Node from) {
+    return from instanceof Parent p
+        ? Stream.concat(
+            Stream.of(from), p.getChildrenUnmodifiable().stream().flatMap(AccessTest::all))
+        : Stream.of(from);
+  }
+
+  private List<Node> shown() {
+    var found = new ArrayList<Node>();
+    robot.interact(
+        () -> all(bench.scene().getRoot()).filter(AccessTest::isSeen).forEach(found::add));
+    return found;
+  }
+
+  private static boolean isSeen(Node node) {
+    return Stream.iterate(node, n -> n != null, Node::getParent)
+        .allMatch(n -> n.isVisible() && n.getOpacity() > 0);
+  }
+
+  private static boolean isControl(Node node) {
+    return node instanceof ButtonBase
+        || node instanceof TextInputControl
+        || node instanceof ComboBoxBase
+        || node instanceof ChoiceBox
+        || node instanceof Slider
+        || node instanceof ProgressBar;
+  }
+
+  private static boolean isNamed(Node node) {
+    String said = node.getAccessibleText();
+    return said != null && !said.isBlank()
+        || node instanceof Labeled l && l.getText() != null && !l.getText().isBlank();
+  }
+
+  @Test
+  void everyControlHasANameThatCanBeReadOut() {
+    fitEverything(Boost.Kind.TURBOCHARGER);
+    var nameless = new TreeSet<String>();
+    everyView(
+        where ->
+            shown().stream()
+                .filter(n -> isControl(n) && !isNamed(n))
+                .forEach(n -> nameless.add(where + ": " + n)));
+    assertThat(nameless).isEmpty();
+  }
+
+  private static double linear(double v) {
+    return v <= 0.03928 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
+  }
+
+  private static double luminance(Color c) {
+    return 0.2126 * linear(c.getRed())
+        + 0.7152 * linear(c.getGreen())
+        + 0.0722 * linear(c.getBlue());
+  }
+
+  private static double contrast(Color a, Color b) {
+    double x = luminance(a);
+    double y = luminance(b);
+    return (Math.max(x, y) + 0.05) / (Math.min(x, y) + 0.05);
+  }
+
+  /** The uppermost colour that covers what is behind a node. */
+  private static Color ground(Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (n instanceof Region r && r.getBackground() != null) {
+        for (var fill : r.getBackground().getFills().reversed()) {
+          if (fill.getFill() instanceof Color c && c.getOpacity() > 0.9) {
+            return c;
+          }
+        }
+      }
+    }
+    return Color.WHITE;
+  }
+
+  @Test
+  void everyWordStandsOutInBothThemes() {
+    for (var theme : Look.Theme.values()) {
+      robot.interact(() -> bench.look().themeProperty().set(theme));
+      var weak = new TreeSet<String>();
+      everyView(
+          where ->
+              shown().stream()
+                  .filter(n -> n instanceof Text && !n.getParent().isDisabled())
+                  .map(Text.class::cast)
+                  .filter(t -> !t.getText().isBlank() && t.getFill() instanceof Color)
+                  .filter(t -> contrast((Color) t.getFill(), ground(t)) < LEAST_CONTRAST)
+                  .forEach(
+                      t ->
+                          weak.add(
+                              "%s “%s” %.1f in %s"
+                                  .formatted(
+                                      where,
+                                      t.getText(),
+                                      contrast((Color) t.getFill(), ground(t)),
+                                      t.getParent()))));
+      assertThat(weak).as(theme.name()).isEmpty();
+    }
+  }
+}
