@@ -15,6 +15,7 @@ import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.util.Duration;
 
@@ -33,6 +34,7 @@ final class FootRuns extends HBox {
   private final ProgressBar bar = new ProgressBar(0);
   private final Button stop = new Button("Stop");
   private final Button more = new Button();
+  private final Tooltip tip = new Tooltip();
   private final Timeline looking = new Timeline(new KeyFrame(LOOK, e -> refresh()));
   private List<Run<?>> seen = List.of();
   private boolean narrow;
@@ -49,6 +51,7 @@ final class FootRuns extends HBox {
     bar.setAccessibleText("share done");
     stop.setId("foot-runs-stop");
     stop.setAccessibleText("Stop this run");
+    stop.setTooltip(tip);
     stop.setOnAction(e -> seen.stream().findFirst().ifPresent(Run::cancel));
     more.setId("foot-runs-more");
     more.setOnAction(e -> list());
@@ -62,11 +65,11 @@ final class FootRuns extends HBox {
     runs.watch(() -> Platform.runLater(this::look));
   }
 
-  /** In a narrow window the bar and its button are all there is room for. */
+  /** In a narrow window the button is all there is room for; its tip says the rest. */
   void narrow(boolean is) {
     narrow = is;
-    bar.setPrefWidth(is ? 60 : 90);
     Page.show(words, !is);
+    Page.show(bar, !is);
   }
 
   /** Looks now and then as long as anything goes on; an idle window has no pulse. */
@@ -91,6 +94,7 @@ final class FootRuns extends HBox {
     var first = seen.getFirst();
     bar.setProgress(first.progress().share());
     words.setText(line(first));
+    tip.setText(line(first));
     Page.show(more, !narrow && seen.size() > 1);
     more.setText("and %d more".formatted(seen.size() - 1));
   }

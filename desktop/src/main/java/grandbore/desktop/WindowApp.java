@@ -1,6 +1,9 @@
 package grandbore.desktop;
 
+import grandbore.core.runs.RunQueue;
+import grandbore.core.runs.Urgency;
 import grandbore.desktop.look.Look;
+import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -13,6 +16,10 @@ import javafx.stage.WindowEvent;
 public final class WindowApp extends Application {
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
+
+  /** After as many pulses the first picture stands. */
+  private static final int FIRST_PULSES = 2;
+
   private static Main.Start prepared;
 
   private Workbench workbench;
@@ -43,11 +50,29 @@ public final class WindowApp extends Application {
     if (door instanceof Door.Ready ready) {
       workbench = new Workbench(ready.book(), ready.beginning());
       stage.setScene(workbench.scene());
+      solveOncePainted(workbench.curves().runs());
       return;
     }
     var scene = new Scene(new StartPage(door, next -> enter(stage, next)), WIDTH, HEIGHT);
     new Look().dress(scene);
     stage.setScene(scene);
+  }
+
+  /** The window is painted before the solver takes its processors. */
+  private static void solveOncePainted(RunQueue runs) {
+    runs.hold(Urgency.LIVE);
+    new AnimationTimer() {
+      private int pulses;
+
+      @Override
+      public void handle(long now) {
+        pulses++;
+        if (pulses > FIRST_PULSES) {
+          runs.hold(null);
+          stop();
+        }
+      }
+    }.start();
   }
 
   /** What the book could not take is said before the window goes, and goes into files. */
