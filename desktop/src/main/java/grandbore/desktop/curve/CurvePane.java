@@ -36,6 +36,9 @@ public final class CurvePane extends VBox {
   private Seen drawn = Seen.NOTHING;
   private List<Object> drawnWith = List.of();
 
+  /** What the reading was made of. */
+  private List<Object> read = List.of();
+
   public CurvePane(Session session, CurveService service, Look look) {
     this.session = session;
     this.service = service;
@@ -152,8 +155,14 @@ public final class CurvePane extends VBox {
   }
 
   private void read() {
-    reading.getChildren().clear();
     var curve = service.stateProperty().get().shown();
+    List<Object> now =
+        curve == null ? List.of() : List.of(curve, rpm.getValue(), session.build().units());
+    if (now.equals(read)) {
+      return;
+    }
+    read = now;
+    reading.getChildren().clear();
     if (curve == null) {
       return;
     }

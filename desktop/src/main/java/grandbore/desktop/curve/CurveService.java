@@ -233,7 +233,8 @@ public final class CurveService implements AutoCloseable {
     state.set(
         new CurveState(
             before,
-            ghost,
+            // What is dimmed is not drawn anew: its ghost changes with the next curve.
+            before == null ? null : last.ghost(),
             before == null || last.sketch() == null ? null : last.sketch().overtaken(),
             fidelity,
             0,

@@ -55,6 +55,11 @@ final class LongSection extends Pane {
   private PathAxis axis;
   private double level;
   private double crankY;
+
+  /** Where what the gauges read begins, px. */
+  private double gaugesX;
+
+  private double gaugesY;
   private double over;
   private Trace trace;
   private GasView view = GasView.PRESSURE;
@@ -102,7 +107,7 @@ final class LongSection extends Pane {
     shape = CylinderShape.of(c);
     dimensions.show(this, c);
     applyCss();
-    var lines = lines(c);
+    var lines = new DimensionLines(dimensions, c, w, look.text());
     over = lines.height();
     double tall = shape.top() + shape.sweep();
     axis = new PathAxis(path, shape, w, (MOST * room() - over) / tall);
@@ -123,14 +128,12 @@ final class LongSection extends Pane {
       picture = new GasPicture((int) w, (int) h);
       gas.setImage(picture.image());
     }
+    gaugesX = lines.beside(axis) + 10;
+    gaugesY = level + lines.belowFirst() + 4;
     drawStill(c);
     lines.place(new Pen(still.getGraphicsContext2D(), look), axis, level, crankY, shape);
     axisMoved.accept(axis);
     turn();
-  }
-
-  private DimensionLines lines(Combination c) {
-    return new DimensionLines(dimensions, c, getWidth(), look.text());
   }
 
   /** Height that the page has for section and map together. */
@@ -195,9 +198,7 @@ final class LongSection extends Pane {
   private void read(Pen pen, Palette palette, int row) {
     var units = session.build().units();
     var shown = new Shown(units);
-    var lines = lines(session.engine().combination());
-    double x = lines.beside(axis) + 10;
-    boolean wide = x + GAUGES * look.text() < getWidth();
+    boolean wide = gaugesX + GAUGES * look.text() < getWidth();
     String[] words = {
       "%s%,.0f %s, %,.0f %s"
           .formatted(
@@ -220,8 +221,8 @@ final class LongSection extends Pane {
           words[i],
           palette.ink(),
           TextAlignment.LEFT,
-          x,
-          level + lines.belowFirst() + 16 + 16 * look.text() * i);
+          gaugesX,
+          gaugesY + 12 + 16 * look.text() * i);
     }
   }
 
@@ -295,12 +296,10 @@ final class LongSection extends Pane {
             .formatted(h.intakeValves(), h.exhaustValves(), h.exhaustValves() > 1 ? "s" : "", lean);
     pen.text(words, palette.soft(), TextAlignment.RIGHT, getWidth() - 10, still.getHeight() - 10);
     // From below they are all seen, where there is room beside what the gauges read.
-    double top = level + lines(c).belowFirst() + 4;
     double foot = still.getHeight() - 20 * look.text();
-    double radius = Math.min(PLAN, (foot - top) / 2);
+    double radius = Math.min(PLAN, (foot - gaugesY) / 2);
     double x = getWidth() - 12 - radius;
-    double gauges = lines(c).beside(axis) + 10;
-    if (radius > PLAN / 2 && x - radius > gauges + GAUGES * look.text()) {
+    if (radius > PLAN / 2 && x - radius > gaugesX + GAUGES * look.text()) {
       ChamberPlan.draw(c, pen, palette, x, foot - radius, radius);
     }
   }

@@ -1,6 +1,7 @@
 package grandbore.desktop.longsection;
 
 import grandbore.core.flow.GasPath.Part;
+import grandbore.core.prediction.EngineKey;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Trace;
 import grandbore.core.runs.Urgency;
@@ -60,6 +61,10 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private final HBox compare = new HBox(4);
   private GasView view = GasView.PRESSURE;
   private Mapped mapped = Mapped.THIS;
+
+  /** The engine whose gas is seen; null before the first. */
+  private EngineKey traced;
+
   private Trace trace;
   private Trace other;
 
@@ -83,7 +88,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     map = new WaveMap(look, crank);
     service = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
     otherService = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
-    section.onAxis(map::on);
+    section.onAxis(axis -> map.on(axis, isOvertaken()));
     section.onOpen(open);
     VBox.setVgrow(map, Priority.ALWAYS);
     getChildren().addAll(head(), section, map);
@@ -108,6 +113,11 @@ public final class LongSectionPage extends VBox implements FillsPage {
     asking =
         new Asking(this, REST, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
+  }
+
+  /** Whether the gas that is seen is another engine's than the one on the bench. */
+  private boolean isOvertaken() {
+    return traced != null && !traced.equals(session.engine().key());
   }
 
   private HBox head() {
@@ -212,6 +222,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
         new TraceStudy(session.engine(), at, Fidelity.PLACED),
         t -> {
           trace = t;
+          traced = session.engine().key();
           dim(false);
           status.setText(
               t.point().converged()

@@ -58,9 +58,16 @@ final class WaveMap extends Pane {
     setAccessibleText("Wave map: place along the gas path across, crank angle down");
   }
 
-  void on(PathAxis path) {
+  /**
+   * The path has another place on the window.
+   *
+   * @param overtaken whether another map is on its way, so that this one need not be drawn
+   */
+  void on(PathAxis path, boolean overtaken) {
     axis = path;
-    draw();
+    if (!overtaken) {
+      draw();
+    }
   }
 
   /**
