@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.DoubleStream;
 import org.jfree.chart.annotations.XYAnnotation;
 import org.jfree.chart.annotations.XYLineAnnotation;
 import org.jfree.chart.annotations.XYTextAnnotation;
@@ -74,9 +75,6 @@ final class CurveMarks {
   /** What names keep clear of: the lines, and what is written before them; shares of the height. */
   private final List<Line> clearOf = new ArrayList<>();
 
-  /** The level that the brief wants, with the words for it; null where it wants none. */
-  private Line wanted;
-
   CurveMarks(XYPlot plot, Look look) {
     this.plot = plot;
     this.look = look;
@@ -88,7 +86,6 @@ final class CurveMarks {
   void write(Seen seen, Scale drawn, WantedBand wants, double watts) {
     scale = drawn;
     clearOf.clear();
-    wanted = null;
     ((XYLineAndShapeRenderer) plot.getRenderer(0)).removeAnnotations();
     if (seen.curve() == null) {
       return;
@@ -118,10 +115,6 @@ final class CurveMarks {
       lines.add(line("", seen.ghost(), scale::powerShare));
     }
     int named = lines.size();
-    if (wanted != null) {
-      lines.add(wanted);
-      named++;
-    }
     lines.addAll(clearOf);
     var places = LineNames.of(lines, scale.pixels / look.text());
     var p = look.palette();
@@ -131,8 +124,7 @@ final class CurveMarks {
       if (at == null || name.isEmpty()) {
         continue;
       }
-      var ink = lines.get(i) == wanted ? p.ink() : i == 1 ? p.power() : p.dye();
-      var a = text(name, at.x(), at.y(), ink);
+      var a = text(name, at.x(), at.y(), i == 1 ? p.power() : p.dye());
       a.setTextAnchor(at.above() ? TextAnchor.BOTTOM_CENTER : TextAnchor.TOP_CENTER);
       add(a);
     }
@@ -206,7 +198,31 @@ final class CurveMarks {
             : "● %.0f wanted, %d over".formatted(level, off);
     double share = level / scale.powerTop;
     line(wants.from(), wants.to(), share, 1.4f, new float[] {2, 3});
-    wanted = new Line(words, new double[] {wants.from(), wants.to()}, new double[] {share, share});
+    // Over its line, under it, or over the name of the peak: where first nothing else is written.
+    double wide = wide(words);
+    double over = Math.max(best, level) / scale.powerTop + 0.1;
+    double at =
+        DoubleStream.of(share + 0.012, share - LETTERS_HIGH - 0.015, over)
+            .filter(y -> isFree(wants.from(), wide, y))
+            .findFirst()
+            .orElse(over);
+    var name = text(words, wants.from(), at, look.palette().ink());
+    name.setTextAnchor(TextAnchor.BOTTOM_LEFT);
+    name.setBackgroundPaint(Palette.awt(look.palette().panel()));
+    add(name);
+    keepClear(wants.from(), wide, at);
+  }
+
+  /** Whether nothing is written there yet. */
+  private boolean isFree(double from, double wide, double low) {
+    double high = low + LETTERS_HIGH;
+    return clearOf.stream()
+        .noneMatch(
+            l ->
+                l.x()[0] < from + wide
+                    && l.x()[1] > from
+                    && l.y()[0] > low - LETTERS_HIGH / 2
+                    && l.y()[0] < high + LETTERS_HIGH / 2);
   }
 
   /** Along the foot: at which speeds the fuel is too poor, or the valves leave the lobes. */

@@ -39,7 +39,9 @@ public final class BalanceDrawing extends Drawing {
     var c = session().engine().combination();
     var balance = new Balance(c);
     double angle = Math.toRadians(crank.get());
-    throwsOf(pen, palette, balance, angle, width * 0.34, height);
+    new CrankAlong(c, balance).draw(pen, palette, angle, 0, 12, width * 0.36, height - 48);
+    pen.text("front", palette.soft(), TextAlignment.LEFT, 6, height - 34);
+    pen.text("crank from the side, at its cursor", palette.soft(), TextAlignment.LEFT, 8, 12);
     double speed = rpm.get() * Math.PI / 30;
     double one = c.weights().reciprocating() * c.bottomEnd().stroke().si() / 2 * speed * speed;
     double r = Math.min(width * 0.15, 96);
@@ -76,37 +78,6 @@ public final class BalanceDrawing extends Drawing {
         TextAlignment.LEFT,
         8,
         height - 10);
-  }
-
-  /** Throws seen from the side, each cylinder's number at its pin. */
-  private void throwsOf(
-      Pen pen, Palette palette, Balance balance, double angle, double width, double height) {
-    int n = session().engine().combination().bottomEnd().cylinders();
-    double most = 1e-9;
-    for (int i = 1; i <= n; i++) {
-      most = Math.max(most, Math.abs(balance.place(i)));
-    }
-    double scale = n == 1 ? 0 : (width - 48) / 2 / most;
-    double cx = width / 2 + 4;
-    double y = height / 2 - 6;
-    double reach = 62;
-    pen.axis(6, y, width, y);
-    for (int i = 1; i <= n; i++) {
-      double x = cx + balance.place(i) * scale;
-      double up = Math.cos(balance.throwAt(i, angle));
-      double pinY = y - reach * up;
-      pen.line(palette.ink(), 3, x, y, x, pinY);
-      pen.circle(palette.metal(), x, pinY, 5);
-      boolean second = balance.lean(i) > 0;
-      pen.text(
-          String.valueOf(i),
-          palette.ink(),
-          TextAlignment.CENTER,
-          x + (second ? 11 : balance.lean(i) < 0 ? -11 : 0),
-          pinY + (up >= 0 ? -14 : 14));
-    }
-    pen.text("front", palette.soft(), TextAlignment.LEFT, 6, height - 34);
-    pen.text("crank from the side, at its cursor", palette.soft(), TextAlignment.LEFT, 8, 12);
   }
 
   private void plane(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.beginning.Ordinary;
 import grandbore.core.beginning.Pattern;
+import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
@@ -14,9 +15,11 @@ import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.flow.GasPath;
 import grandbore.core.flow.GasPath.Part;
+import grandbore.core.mechanics.Balance;
 import grandbore.core.prediction.Duct;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.drawing.ChamberPlan;
+import grandbore.desktop.drawing.CrankAlong;
 import grandbore.desktop.drawing.CylinderShape;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -184,5 +187,26 @@ class LongSectionGeometryTest {
         }
       }
     }
+  }
+
+  /**
+   * A cross-plane V8's throws stand at right angles, two rods on each; an in-line four's in pairs.
+   */
+  @Test
+  void theCrankAlongItsLengthHasItsThrows() {
+    var c = Arrangement.VEE_8_CROSS.of(DemoBuilds.hillClimbEight().combination());
+    double radius = c.bottomEnd().stroke().si() / 2;
+    var eight = new CrankAlong(c, new Balance(c)).throwsAt(0);
+    assertThat(eight).hasSize(4).allMatch(t -> t.cylinders().size() == 2);
+    assertThat(eight.getFirst().up()).isCloseTo(-eight.getLast().up(), within(1e-9));
+    assertThat(Math.hypot(eight.get(0).up(), eight.get(1).up())).isCloseTo(radius, within(1e-9));
+    var four = DemoBuilds.paddockFour().combination();
+    double half = four.bottomEnd().stroke().si() / 2;
+    var pins = new CrankAlong(four, new Balance(four)).throwsAt(0);
+    assertThat(pins)
+        .extracting(t -> Math.rint(1e6 * t.up() / half) / 1e6)
+        .containsExactly(1., -1., -1., 1.);
+    assertThat(pins.get(1).middle() - pins.get(0).middle())
+        .isCloseTo(four.partSizes().boreSpacing().si(), within(1e-9));
   }
 }
