@@ -34,6 +34,11 @@ import org.testfx.util.WaitForAsyncUtils;
 class WindowTest extends BenchTest {
   /** What becomes of the curve at each edit is the point here. */
   @Override
+  boolean studies() {
+    return true;
+  }
+
+  @Override
   CurveService.Solver solver() {
     return Desk::curve;
   }
