@@ -33,6 +33,9 @@ import javafx.util.StringConverter;
 
 /** A measurement step by step: the set-up drawn, the reading live, the next thing to do. */
 final class GuidedView extends VBox {
+  /** Share of the width that a step's words take. */
+  private static final double WORDS = 0.62;
+
   private final Session session;
   private final Instruments instruments;
   private final SetupDrawing drawing;
@@ -179,7 +182,7 @@ final class GuidedView extends VBox {
       number.getStyleClass().add(i == at ? "dye" : "soft");
       var does = new Label(step.does());
       does.setWrapText(true);
-      does.setPrefWidth(330);
+      does.prefWidthProperty().bind(steps.widthProperty().multiply(WORDS));
       does.setMinWidth(120);
       row.getChildren().addAll(number, does);
       if (step.isRead() && i <= at) {
