@@ -2,6 +2,7 @@ package grandbore.desktop;
 
 import grandbore.core.runs.Run;
 import grandbore.core.runs.RunQueue;
+import grandbore.core.runs.Urgency;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.results.RunLine;
 import java.util.List;
@@ -85,6 +86,8 @@ final class FootRuns extends HBox {
   private void refresh() {
     seen =
         runs.running().stream()
+            // Without the live curve the one that stands would be another engine's.
+            .filter(r -> r.urgency() != Urgency.LIVE)
             .filter(r -> !r.isOver() && r.progress().elapsed().toMillis() > 1e3 * LONG)
             .toList();
     Page.show(this, !seen.isEmpty());

@@ -6,12 +6,14 @@ import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.runs.Desk;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.curve.CurveState;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.plot.PlotTools;
 import grandbore.desktop.station.Station;
 import java.nio.file.Files;
 import java.util.ArrayList;
@@ -252,6 +254,43 @@ class WindowTest extends BenchTest {
     robot.clickOn("#full-run");
     until("solved", () -> !curve().isRunning() && curve().curve().fidelity() == Fidelity.FULL);
     assertThat(curve().failures()).isEmpty();
+  }
+
+  /** The curve goes out as a table, its own and that of a build laid over, and as a drawing. */
+  @Test
+  void theCurveGoesOutAsTableAndDrawing() throws Exception {
+    var tools = (PlotTools) robot.lookup("#curve-export").query().getParent();
+    long other = bench.session().books().builds().getLast().id();
+    robot.interact(() -> bench.session().layOver(other));
+    until("laid over", () -> bench.curves().overProperty().get() != null);
+    var table = folder.resolve("curve.csv");
+    robot.interact(() -> tools.save(table));
+    var name = bench.session().overProperty().get().build().name();
+    var lines = Files.readAllLines(table);
+    assertThat(lines.getFirst())
+        .startsWith("rpm,")
+        .contains("torque, lb·ft", "power, hp", "power, hp, " + name);
+    assertThat(lines).hasSize(1 + curve().curve().points().size());
+    var drawing = folder.resolve("curve.svg");
+    robot.interact(() -> tools.save(drawing));
+    // The build laid over is named on the drawing, as are torque and power.
+    assertThat(Files.readString(drawing)).contains(">" + name, ">torque<", ">power<");
+  }
+
+  /** A fuel too poor is marked along the foot of the curve, and is gone with a better one. */
+  @Test
+  void whatTheEngineRunsIntoIsMarkedOnTheCurve() throws Exception {
+    var tools = (PlotTools) robot.lookup("#curve-export").query().getParent();
+    var drawing = folder.resolve("curve.svg");
+    edit("mixture.fuel", FuelKind.PUMP_87);
+    settle();
+    robot.interact(() -> tools.save(drawing));
+    assertThat(Files.readString(drawing)).contains("octane short");
+    robot.clickOn("#undo");
+    until("undone", () -> combination().mixture().fuel() != FuelKind.PUMP_87);
+    settle();
+    robot.interact(() -> tools.save(drawing));
+    assertThat(Files.readString(drawing)).doesNotContain("octane short");
   }
 
   @Test

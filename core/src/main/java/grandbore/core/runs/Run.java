@@ -18,6 +18,7 @@ import java.util.concurrent.atomic.AtomicInteger;
  */
 public final class Run<T> {
   private final String title;
+  private final Urgency urgency;
   private final long asked = System.nanoTime();
   private final AtomicInteger done = new AtomicInteger();
   private final AtomicInteger of = new AtomicInteger();
@@ -26,12 +27,17 @@ public final class Run<T> {
   private volatile boolean cancelled;
   private volatile T partial;
 
-  Run(String title) {
+  Run(String title, Urgency urgency) {
     this.title = title;
+    this.urgency = urgency;
   }
 
   public String title() {
     return title;
+  }
+
+  public Urgency urgency() {
+    return urgency;
   }
 
   public Progress progress() {

@@ -80,7 +80,7 @@ public final class RunQueue implements AutoCloseable {
 
   /** Begins a study; the same one asked for again is answered from what was kept. */
   public <T> Run<T> submit(Study<T> study, Urgency urgency) {
-    var run = new Run<T>(study.title());
+    var run = new Run<T>(study.title(), urgency);
     if (closed) {
       run.cancel();
       return run;

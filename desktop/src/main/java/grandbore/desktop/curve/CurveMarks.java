@@ -13,6 +13,7 @@ import java.awt.Font;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import org.jfree.chart.annotations.XYAnnotation;
@@ -52,8 +53,8 @@ final class CurveMarks {
    * @param pixels the plot is wide
    */
   record Scale(
-      ToDoubleFunction<Double> torque,
-      ToDoubleFunction<Double> power,
+      DoubleUnaryOperator torque,
+      DoubleUnaryOperator power,
       double torqueTop,
       double powerTop,
       double from,
@@ -228,13 +229,18 @@ final class CurveMarks {
   /** Along the foot: at which speeds the fuel is too poor, or the valves leave the lobes. */
   private void limits(Curve curve) {
     double low = 0.02;
-    for (var span : Limits.spans(curve)) {
-      line(span.from(), span.to(), low, 3f, null);
-      boolean right = span.from() > scale.from + 0.6 * (scale.to - scale.from);
-      var name =
-          text(span.words(), right ? span.to() : span.from(), low + 0.012, look.palette().ink());
+    for (var bar : Limits.bars(curve)) {
+      for (var span : bar.spans()) {
+        line(span.from(), span.to(), low, 3f, null);
+      }
+      var first = bar.spans().getFirst();
+      boolean right = first.from() > scale.from + 0.6 * (scale.to - scale.from);
+      double at = low + 0.012;
+      double wide = wide(bar.words());
+      var name = text(bar.words(), right ? first.to() : first.from(), at, look.palette().ink());
       name.setTextAnchor(right ? TextAnchor.BOTTOM_RIGHT : TextAnchor.BOTTOM_LEFT);
       add(name);
+      keepClear(right ? first.to() - wide : first.from(), wide, at);
       low += 0.08;
     }
   }

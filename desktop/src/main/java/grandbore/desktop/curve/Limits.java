@@ -2,6 +2,7 @@ package grandbore.desktop.curve;
 
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -56,22 +57,42 @@ public final class Limits {
    * @param from rpm
    * @param to rpm
    */
-  record Span(double from, double to, String words) {}
+  record Span(double from, double to) {}
+
+  /** What is run into, and where. */
+  record Bar(String words, List<Span> spans) {}
 
   /** Where along the curve, the gravest first. */
-  static List<Span> spans(Curve curve) {
+  static List<Bar> bars(Curve curve) {
     return Stream.of(
-            span(curve, p -> !p.efforts().valvesFollow(), "▲ valves float"),
-            span(curve, p -> p.margins().octane() < -OCTANE_SHORT, "▲ octane short"))
-        .flatMap(Optional::stream)
+            new Bar("▲ valves float", spans(curve, p -> !p.efforts().valvesFollow())),
+            new Bar("▲ octane short", spans(curve, p -> p.margins().octane() < -OCTANE_SHORT)))
+        .filter(b -> !b.spans().isEmpty())
         .toList();
   }
 
-  private static Optional<Span> span(Curve curve, Predicate<CurvePoint> bites, String words) {
-    var at =
-        curve.settled().stream().filter(bites).mapToDouble(CurvePoint::rpm).summaryStatistics();
-    return at.getCount() == 0
-        ? Optional.empty()
-        : Optional.of(new Span(at.getMin(), at.getMax(), words));
+  /** Each reaches half way to the next speed at which it does not hold. */
+  private static List<Span> spans(Curve curve, Predicate<CurvePoint> bites) {
+    var points = curve.settled();
+    var all = new ArrayList<Span>();
+    int i = 0;
+    while (i < points.size()) {
+      int first = i;
+      while (i < points.size() && bites.test(points.get(i))) {
+        i++;
+      }
+      if (i > first) {
+        all.add(new Span(between(points, first - 1, first), between(points, i - 1, i)));
+      } else {
+        i++;
+      }
+    }
+    return all;
+  }
+
+  private static double between(List<CurvePoint> points, int a, int b) {
+    var before = points.get(Math.max(a, 0));
+    var after = points.get(Math.min(b, points.size() - 1));
+    return (before.rpm() + after.rpm()) / 2;
   }
 }
