@@ -9,7 +9,6 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.composition.Side;
-import grandbore.desktop.controls.Views;
 import grandbore.desktop.find.Matches;
 import grandbore.desktop.find.Target;
 import grandbore.desktop.look.TextSize;
@@ -19,7 +18,6 @@ import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
@@ -165,32 +163,6 @@ class FindTest extends BenchTest {
     robot.press(KeyCode.CONTROL, KeyCode.DIGIT6).release(KeyCode.DIGIT6, KeyCode.CONTROL);
     WaitForAsyncUtils.waitForFxEvents();
     assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.HEADS);
-  }
-
-  /** Every view of a station is found by its name and comes up. */
-  @Test
-  void everyViewIsFoundAndComesUp() {
-    for (var station : Station.values()) {
-      robot.interact(() -> bench.rail().choose(station));
-      for (var view : station.views()) {
-        var target =
-            all().stream()
-                .filter(t -> t.kind() == Target.Kind.VIEW && t.title().equals(view.title()))
-                .filter(t -> t.where().equals(station.title()))
-                .findFirst()
-                .orElseThrow();
-        robot.interact(() -> target.go().run());
-        assertThat(bench.rail().chosenProperty().get()).isEqualTo(station);
-        assertThat(robot.lookup("#" + view.id()).<ToggleButton>query().isSelected())
-            .as(view.id())
-            .isTrue();
-      }
-      // None is missing from the list.
-      assertThat(
-              robot.lookup(".page .views .toggle-button").queryAll().stream()
-                  .filter(b -> b.getParent().getProperties().containsKey(Views.class)))
-          .hasSize(station.views().size());
-    }
   }
 
   /** The curve's pane is narrowed, widened and thrown over the window, and is so next time. */
