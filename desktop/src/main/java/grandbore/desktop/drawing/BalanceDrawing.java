@@ -42,6 +42,12 @@ public final class BalanceDrawing extends Drawing {
     new CrankAlong(c, balance).draw(pen, palette, angle, 0, 12, width * 0.36, height - 48);
     pen.text("front", palette.soft(), TextAlignment.LEFT, 6, height - 34);
     pen.text("crank from the side, at its cursor", palette.soft(), TextAlignment.LEFT, 8, 12);
+    pen.text(
+        "widths that are not given: usual shares of the spacing",
+        palette.soft(),
+        TextAlignment.LEFT,
+        8,
+        28);
     double speed = rpm.get() * Math.PI / 30;
     double one = c.weights().reciprocating() * c.bottomEnd().stroke().si() / 2 * speed * speed;
     double r = Math.min(width * 0.15, 96);
