@@ -7,6 +7,7 @@ import grandbore.core.combination.Boost;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.find.Target;
+import grandbore.desktop.look.Contrast;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.station.Station;
 import java.util.ArrayList;
@@ -103,22 +104,6 @@ class AccessTest extends BenchTest {
         || node instanceof Labeled l && l.getText() != null && !l.getText().isBlank();
   }
 
-  private static double linear(double v) {
-    return v <= 0.03928 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
-  }
-
-  private static double luminance(Color c) {
-    return 0.2126 * linear(c.getRed())
-        + 0.7152 * linear(c.getGreen())
-        + 0.0722 * linear(c.getBlue());
-  }
-
-  private static double contrast(Color a, Color b) {
-    double x = luminance(a);
-    double y = luminance(b);
-    return (Math.max(x, y) + 0.05) / (Math.min(x, y) + 0.05);
-  }
-
   /** The uppermost colour that covers what is behind a node. */
   private static Color ground(Node node) {
     for (Node n = node; n != null; n = n.getParent()) {
@@ -150,7 +135,7 @@ class AccessTest extends BenchTest {
                 .filter(n -> n instanceof Text && !n.getParent().isDisabled())
                 .map(Text.class::cast)
                 .filter(t -> !t.getText().isBlank() && t.getFill() instanceof Color)
-                .filter(t -> contrast((Color) t.getFill(), ground(t)) < LEAST_CONTRAST)
+                .filter(t -> Contrast.of((Color) t.getFill(), ground(t)) < LEAST_CONTRAST)
                 .forEach(
                     t ->
                         weak.add(
@@ -158,7 +143,7 @@ class AccessTest extends BenchTest {
                                 .formatted(
                                     where,
                                     t.getText(),
-                                    contrast((Color) t.getFill(), ground(t)),
+                                    Contrast.of((Color) t.getFill(), ground(t)),
                                     t.getParent())));
           });
       assertThat(nameless).as(theme.name()).isEmpty();

@@ -218,11 +218,12 @@ public final class LongSectionPage extends VBox implements FillsPage {
                   other = t;
                   show();
                 }));
+    var engine = session.engine();
     service.ask(
-        new TraceStudy(session.engine(), at, Fidelity.PLACED),
+        new TraceStudy(engine, at, Fidelity.PLACED),
         t -> {
           trace = t;
-          traced = session.engine().key();
+          traced = engine.key();
           dim(false);
           status.setText(
               t.point().converged()

@@ -36,25 +36,9 @@ class LookTest {
     return colours;
   }
 
-  private static double luminance(Color c) {
-    return 0.2126 * linear(c.getRed())
-        + 0.7152 * linear(c.getGreen())
-        + 0.0722 * linear(c.getBlue());
-  }
-
-  private static double linear(double v) {
-    return v <= 0.03928 ? v / 12.92 : Math.pow((v + 0.055) / 1.055, 2.4);
-  }
-
-  private static double contrast(Color a, Color b) {
-    double x = luminance(a);
-    double y = luminance(b);
-    return (Math.max(x, y) + 0.05) / (Math.min(x, y) + 0.05);
-  }
-
   @Test
   void blackOnWhiteIsTwentyOne() {
-    assertThat(contrast(Color.BLACK, Color.WHITE)).isEqualTo(21);
+    assertThat(Contrast.of(Color.BLACK, Color.WHITE)).isEqualTo(21);
   }
 
   @ParameterizedTest
@@ -63,13 +47,13 @@ class LookTest {
     var c = theme(name);
     for (var text : new String[] {"ink", "soft", "near", "out"}) {
       for (var ground : new String[] {"page", "panel"}) {
-        assertThat(contrast(c.get(text), c.get(ground)))
+        assertThat(Contrast.of(c.get(text), c.get(ground)))
             .as(text + " on " + ground)
             .isGreaterThanOrEqualTo(4.5);
       }
     }
     for (var ground : new String[] {"field", "dye-wash", "straw-wash"}) {
-      assertThat(contrast(c.get("ink"), c.get(ground))).as(ground).isGreaterThanOrEqualTo(4.5);
+      assertThat(Contrast.of(c.get("ink"), c.get(ground))).as(ground).isGreaterThanOrEqualTo(4.5);
     }
   }
 
@@ -85,7 +69,7 @@ class LookTest {
     assertThat(palette.soft()).isEqualTo(css.get("soft"));
     assertThat(palette.dye()).isEqualTo(css.get("dye"));
     for (var series : new Color[] {palette.dye(), palette.power()}) {
-      assertThat(contrast(series, palette.panel())).isGreaterThanOrEqualTo(4.5);
+      assertThat(Contrast.of(series, palette.panel())).isGreaterThanOrEqualTo(4.5);
     }
   }
 }
