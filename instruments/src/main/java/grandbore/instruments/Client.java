@@ -4,19 +4,21 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 
 /**
  * One that listens to the instruments, with a queue and threads of its own: it may read as slowly
- * as it likes and holds up nobody. Live lines that it has no room for are left out; when a reading
- * that was sent has no room either, it is hung up on.
+ * as it likes and holds up nobody. Live lines that it has no room for are left out, and the oldest
+ * of them makes room for a reading that was sent; one that leaves a whole queue of readings unread
+ * is hung up on.
  */
 final class Client implements AutoCloseable {
   private static final int ROOM = 256;
 
   private final Socket socket;
-  private final BlockingQueue<byte[]> lines = new ArrayBlockingQueue<>(ROOM);
+  private final BlockingQueue<Message> lines = new ArrayBlockingQueue<>(ROOM);
   private final Thread writer;
   private volatile boolean closed;
 
@@ -29,10 +31,26 @@ final class Client implements AutoCloseable {
 
   /** Takes a line at once, or not. */
   void tell(Message message) {
-    byte[] line = (message.encode() + "\n").getBytes(StandardCharsets.UTF_8);
-    if (!lines.offer(line) && message.word() == Message.Word.SENT) {
+    if (!lines.offer(message) && message.word() == Message.Word.SENT) {
+      makeRoomFor(message);
+    }
+  }
+
+  private void makeRoomFor(Message reading) {
+    boolean taken = false;
+    var live = oldestLive();
+    while (!taken && live.isPresent()) {
+      lines.remove(live.get());
+      taken = lines.offer(reading);
+      live = oldestLive();
+    }
+    if (!taken) {
       close();
     }
+  }
+
+  private Optional<Message> oldestLive() {
+    return lines.stream().filter(m -> m.word() == Message.Word.LIVE).findFirst();
   }
 
   boolean isClosed() {
@@ -43,7 +61,8 @@ final class Client implements AutoCloseable {
     try {
       var out = socket.getOutputStream();
       while (!closed) {
-        out.write(lines.take());
+        String line = lines.take().encode() + "\n";
+        out.write(line.getBytes(StandardCharsets.UTF_8));
         if (lines.isEmpty()) {
           out.flush();
         }
