@@ -6,6 +6,8 @@ import grandbore.book.BuildDocument;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.runs.Run;
+import grandbore.core.runs.Urgency;
 import grandbore.desktop.station.Station;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -87,6 +89,32 @@ class LongSectionTest extends BenchTest {
     press("#run-section");
     until("it runs", () -> !pixels(".long-section").equals(still));
     press("#run-section");
+  }
+
+  /** Each cylinder is seen with its own pipes; stopped at the foot, the page says so. */
+  @Test
+  void anotherCylinderIsChosenByListAndByKey() {
+    var longer = List.of(0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.08, 0.0);
+    robot.interact(
+        () ->
+            bench
+                .session()
+                .edit("Runner", b -> b.with(b.combination().with("intake.runnerChanges", longer))));
+    solved();
+    var first = pixels(".wave-map");
+    robot.clickOn("#section-cylinder").clickOn("#section-cylinder-7");
+    until("its trace", () -> text("#long-section-status").startsWith("cylinder 7 at"));
+    assertThat(pixels(".wave-map")).isNotEqualTo(first);
+    robot.interact(() -> robot.lookup(".long-section-page").query().requestFocus());
+    robot.type(KeyCode.UP);
+    var order = combination().bottomEnd().firingOrder();
+    int next = order.get((order.indexOf(7) + 1) % order.size());
+    until("the next", () -> text("#long-section-status").startsWith("cylinder " + next));
+    bench.curves().runs().hold(Urgency.SEEN);
+    robot.type(KeyCode.UP);
+    until("it waits", () -> !bench.curves().runs().isIdle());
+    bench.curves().runs().running().forEach(Run::cancel);
+    until("it says so", () -> text("#long-section-status").startsWith("stopped"));
   }
 
   @Test

@@ -276,12 +276,12 @@ final class OperatingPointSolver {
     }
   }
 
-  /** Runs to a periodic state, then one cycle more with everything written down. */
-  Trace trace(double rpm, BooleanSupplier cancelled) {
+  /** Runs to a periodic state, then one cycle more with everything of a cylinder written down. */
+  Trace trace(double rpm, int cylinder, BooleanSupplier cancelled) {
     var point = run(rpm, cancelled);
     double speed = rpm * Math.PI / 30;
     double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
-    var recorder = new TraceRecorder(network);
+    var recorder = new TraceRecorder(network, cylinder);
     var first = network.units().getFirst();
     int before = first.cycles();
     while (first.cycles() == before && network.step(speed, piston) > 0) {

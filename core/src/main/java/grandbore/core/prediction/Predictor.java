@@ -109,25 +109,24 @@ public final class Predictor implements AutoCloseable {
     return new LossAccount(base, freed, all);
   }
 
-  /** Every cylinder at one speed, and one cycle of the first written down. */
+  /** Every cylinder at one speed, and one cycle of the first to fire written down. */
   public Trace trace(BuiltEngine engine, double rpm, BooleanSupplier cancelled) {
-    return trace(engine, rpm, Fidelity.FULL, cancelled);
+    int first = engine.combination().bottomEnd().firingOrder().getFirst();
+    return trace(engine, rpm, first, cancelled);
   }
 
   /**
-   * One speed, and one cycle of the first cylinder written down.
+   * Every cylinder at one speed, but for those that are others over again, and one cycle of one
+   * written down, on the finer cells.
    *
    * @param rpm rev/min
-   * @param fidelity which cylinders are solved: each at {@link Fidelity#FULL}; the cells are the
-   *     finer ones at each
+   * @param cylinder its number
+   * @throws IllegalArgumentException where there is no such cylinder
    */
-  public Trace trace(BuiltEngine engine, double rpm, Fidelity fidelity, BooleanSupplier cancelled) {
-    var roles =
-        fidelity == Fidelity.FULL
-            ? RepresentativeCylinders.every(engine.combination())
-            : fidelity.roles(engine);
+  public Trace trace(BuiltEngine engine, double rpm, int cylinder, BooleanSupplier cancelled) {
+    var roles = RepresentativeCylinders.full(engine);
     var mesh = Fidelity.FULL.mesh().withStep(TRACED_STEP);
-    return new OperatingPointSolver(engine, roles, mesh).trace(rpm, cancelled);
+    return new OperatingPointSolver(engine, roles, mesh).trace(rpm, cylinder, cancelled);
   }
 
   Curve predict(

@@ -35,8 +35,15 @@ final class TraceRecorder {
   private final Map<Duct, Pipe> ducts = new EnumMap<>(Duct.class);
   private final List<Row> rows = new ArrayList<>();
 
-  TraceRecorder(EngineNetwork network) {
-    unit = network.units().getFirst();
+  /**
+   * @param cylinder its number; where it is not solved itself, the one that stands for it is
+   */
+  TraceRecorder(EngineNetwork network, int cylinder) {
+    unit =
+        network.units().stream()
+            .filter(u -> u.role().numbers().contains(cylinder))
+            .findFirst()
+            .orElseThrow(() -> new IllegalArgumentException("There is no cylinder " + cylinder));
     plenum = network.intake().reservoir(unit.role().plane());
     ducts.put(Duct.INTAKE, unit.intake());
     ducts.put(Duct.EXHAUST, unit.exhaust());

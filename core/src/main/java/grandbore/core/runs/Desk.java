@@ -86,9 +86,9 @@ public final class Desk<T> {
     return predictor.losses(engine, speeds, r -> piece(), stop());
   }
 
-  /** One speed with everything written down. */
-  public Trace trace(BuiltEngine engine, double rpm, Fidelity fidelity) {
-    return alone(stop -> predictor.trace(engine, rpm, fidelity, stop));
+  /** One speed with one cycle of a cylinder written down. */
+  public Trace trace(BuiltEngine engine, double rpm, int cylinder) {
+    return alone(stop -> predictor.trace(engine, rpm, cylinder, stop));
   }
 
   /** Something that goes on one worker. */

@@ -1,7 +1,6 @@
 package grandbore.core.studies;
 
 import grandbore.core.prediction.BuiltEngine;
-import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Trace;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
@@ -11,13 +10,12 @@ import java.util.List;
  * One speed, one cycle written down.
  *
  * @param rpm rev/min
- * @param fidelity which cylinders are solved
+ * @param cylinder whose cycle it is, by number
  */
-public record TraceStudy(BuiltEngine engine, double rpm, Fidelity fidelity)
-    implements Study<Trace> {
-  /** Every cylinder solved. */
+public record TraceStudy(BuiltEngine engine, double rpm, int cylinder) implements Study<Trace> {
+  /** The first to fire written down. */
   public TraceStudy(BuiltEngine engine, double rpm) {
-    this(engine, rpm, Fidelity.FULL);
+    this(engine, rpm, engine.combination().bottomEnd().firingOrder().getFirst());
   }
 
   @Override
@@ -27,11 +25,11 @@ public record TraceStudy(BuiltEngine engine, double rpm, Fidelity fidelity)
 
   @Override
   public List<Object> key() {
-    return List.of(engine.key(), rpm, fidelity);
+    return List.of(engine.key(), rpm, cylinder);
   }
 
   @Override
   public Trace solve(Desk<Trace> desk) {
-    return desk.trace(engine, rpm, fidelity);
+    return desk.trace(engine, rpm, cylinder);
   }
 }

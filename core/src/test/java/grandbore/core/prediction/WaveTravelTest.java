@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.combination.Combination;
@@ -11,6 +12,7 @@ import grandbore.core.flow.GasPath.Part;
 import grandbore.core.prediction.DuctTrace.State;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Measure;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -25,7 +27,7 @@ class WaveTravelTest extends EngineTest {
   private static final double R = 287;
 
   private static Trace trace(Combination c) {
-    return PREDICTOR.trace(BuiltEngine.asSpecified(c), RPM, Fidelity.PLACED, () -> false);
+    return PREDICTOR.trace(BuiltEngine.asSpecified(c), RPM, () -> false);
   }
 
   /** The angle after exhaust opening at which a cell's pressure rises fastest, rad. */
@@ -177,5 +179,32 @@ class WaveTravelTest extends EngineTest {
 
   private static double length(GasPath path, Part part) {
     return path.find(part).orElseThrow().length();
+  }
+
+  /** The cycle written down is the chosen cylinder's: its runner, its breath, its place. */
+  @Test
+  void eachCylinderHasACycleOfItsOwn() {
+    var c = FOUR.with("intake.runnerChanges", List.of(0.0, 0.0, 0.08, 0.0));
+    var engine = BuiltEngine.asSpecified(c);
+    var first = PREDICTOR.trace(engine, RPM, 1, () -> false);
+    var third = PREDICTOR.trace(engine, RPM, 3, () -> false);
+    assertThat(
+            third.along(Duct.INTAKE).orElseThrow().length()
+                - first.along(Duct.INTAKE).orElseThrow().length())
+        .isCloseTo(0.08, within(1e-9));
+    assertThat(peak(third.of(Kind.INTAKE_PRESSURE)))
+        .isNotEqualTo(peak(first.of(Kind.INTAKE_PRESSURE)));
+    // One engine, one result, whichever cylinder is looked at.
+    assertThat(third.point().torque()).isEqualTo(first.point().torque());
+    assertThatThrownBy(() -> PREDICTOR.trace(engine, RPM, 5, () -> false))
+        .hasMessageContaining("no cylinder 5");
+    // Where two are each other over again, they have the same cycle.
+    var alike = BuiltEngine.asSpecified(FOUR);
+    assertThat(PREDICTOR.trace(alike, RPM, 4, () -> false).of(Kind.CYLINDER_PRESSURE))
+        .isEqualTo(PREDICTOR.trace(alike, RPM, 1, () -> false).of(Kind.CYLINDER_PRESSURE));
+  }
+
+  private static double peak(double[] values) {
+    return Arrays.stream(values).max().orElseThrow();
   }
 }

@@ -53,6 +53,7 @@ final class LongSection extends Pane {
   private GasPath path;
   private CylinderShape shape;
   private PathAxis axis;
+  private int cylinder = 1;
   private double level;
   private double crankY;
 
@@ -96,14 +97,20 @@ final class LongSection extends Pane {
     opened = told;
   }
 
-  /** The engine has changed, or the room. */
+  /** The engine has changed, or which of its cylinders is seen. */
+  void of(int number) {
+    cylinder = number;
+    draw();
+  }
+
+  /** The room has changed, or the engine. */
   void draw() {
     double w = getWidth();
     if (w < 200 || getScene() == null) {
       return;
     }
     var c = session.engine().combination();
-    path = GasPath.of(c, c.bottomEnd().firingOrder().getFirst());
+    path = GasPath.of(c, cylinder);
     shape = CylinderShape.of(c);
     dimensions.show(this, c);
     applyCss();

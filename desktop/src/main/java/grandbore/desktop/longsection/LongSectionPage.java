@@ -2,7 +2,6 @@ package grandbore.desktop.longsection;
 
 import grandbore.core.flow.GasPath.Part;
 import grandbore.core.prediction.EngineKey;
-import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Trace;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.TraceStudy;
@@ -59,6 +58,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private final Label status = new Label();
   private final RunButton run = new RunButton("run-section", FRAME, () -> step(STEP));
   private final HBox compare = new HBox(4);
+  private final CylinderChoice whose = new CylinderChoice();
   private GasView view = GasView.PRESSURE;
   private Mapped mapped = Mapped.THIS;
 
@@ -86,7 +86,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     getStyleClass().addAll("page", "long-section-page");
     section = new LongSection(session, look, crank);
     map = new WaveMap(look, crank);
-    service = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
+    service = new ResultService(curves.runs(), Urgency.SEEN, this::unsolved);
     otherService = new ResultService(curves.runs(), Urgency.SEEN, status::setText);
     section.onAxis(axis -> map.on(axis, isOvertaken()));
     section.onOpen(open);
@@ -100,7 +100,8 @@ public final class LongSectionPage extends VBox implements FillsPage {
     widthProperty().subscribe(w -> section.draw());
     heightProperty().subscribe(h -> section.draw());
     section.widthProperty().subscribe(w -> section.draw());
-    session.benchProperty().subscribe(b -> section.draw());
+    session.benchProperty().subscribe(b -> drawEngine());
+    whose.placeProperty().subscribe(p -> drawEngine());
     look.drawn(
         () -> {
           section.draw();
@@ -112,7 +113,18 @@ public final class LongSectionPage extends VBox implements FillsPage {
     sceneProperty().subscribe(s -> section.draw());
     asking =
         new Asking(this, REST, this::solve)
-            .when(session.buildProperty(), session.readingsProperty(), session.overProperty(), rpm);
+            .when(
+                session.buildProperty(),
+                session.readingsProperty(),
+                session.overProperty(),
+                rpm,
+                whose.placeProperty());
+  }
+
+  private void drawEngine() {
+    var c = session.engine().combination();
+    whose.of(c);
+    section.of(whose.cylinder(c));
   }
 
   /** Whether the gas that is seen is another engine's than the one on the bench. */
@@ -170,7 +182,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     }
     run.getStyleClass().add("small");
     run.setMinWidth(56);
-    var head = new HBox(10, title, status, compare, tints, run);
+    var head = new HBox(10, title, whose, status, compare, tints, run);
     head.setAlignment(Pos.CENTER_LEFT);
     return head;
   }
@@ -183,6 +195,8 @@ public final class LongSectionPage extends VBox implements FillsPage {
     switch (e.getCode()) {
       case LEFT -> step(-by);
       case RIGHT -> step(by);
+      case UP -> whose.go(1);
+      case DOWN -> whose.go(-1);
       case SPACE -> run.fire();
       default -> {
         return;
@@ -199,7 +213,11 @@ public final class LongSectionPage extends VBox implements FillsPage {
     double at = Math.rint(rpm.get() / 50) * 50;
     var over = Optional.ofNullable(session.overProperty().get());
     if (!asking.isNew(
-        session.engine().key(), over.map(o -> o.engine().key()), at, session.build().units())) {
+        session.engine().key(),
+        over.map(o -> o.engine().key()),
+        at,
+        whose.placeProperty().get(),
+        session.build().units())) {
       return;
     }
     dim(true);
@@ -213,28 +231,30 @@ public final class LongSectionPage extends VBox implements FillsPage {
     over.ifPresent(
         o ->
             otherService.ask(
-                new TraceStudy(o.engine(), at, Fidelity.PLACED),
+                new TraceStudy(o.engine(), at, whose.cylinder(o.engine().combination())),
                 t -> {
                   other = t;
                   show();
                 }));
     var engine = session.engine();
+    int cylinder = whose.cylinder(engine.combination());
     service.ask(
-        new TraceStudy(engine, at, Fidelity.PLACED),
+        new TraceStudy(engine, at, cylinder),
         t -> {
           trace = t;
           traced = engine.key();
           dim(false);
           status.setText(
               t.point().converged()
-                  ? String.format(
-                      Locale.US,
-                      "cylinder %d at %,.0f rpm",
-                      session.engine().combination().bottomEnd().firingOrder().getFirst(),
-                      at)
+                  ? String.format(Locale.US, "cylinder %d at %,.0f rpm", cylinder, at)
                   : "✕ this speed did not converge: " + t.point().note());
           show();
         });
+  }
+
+  private void unsolved(String why) {
+    status.setText(why + "; opened again it is solved again");
+    asking.forget();
   }
 
   private void dim(boolean old) {

@@ -25,7 +25,7 @@ public final class ResultService {
   private final ReadOnlyObjectWrapper<Run<?>> now = new ReadOnlyObjectWrapper<>();
 
   /**
-   * @param failed told why a run could not be finished
+   * @param failed told why a run could not be finished, or that it was stopped
    */
   public ResultService(RunQueue runs, Urgency urgency, Consumer<String> failed) {
     this.runs = runs;
@@ -68,6 +68,9 @@ public final class ResultService {
       LOG.info("{} took {} s", run.title(), took.toSeconds());
     }
     run.result().ifPresent(then);
+    if (run.isStopped()) {
+      failed.accept("stopped");
+    }
     run.failure()
         .ifPresent(
             why -> {
