@@ -5,14 +5,16 @@ import grandbore.desktop.controls.InputField;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.session.Session;
+import java.util.List;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.layout.Pane;
 
 /** A drawing that is also a form: lines on a canvas, inputs where they are measured. */
-abstract class Drawing extends Pane {
+public abstract class Drawing extends Pane {
   private final Canvas canvas = new Canvas();
   private final Session session;
   private final Look look;
+  private Pen pen;
 
   /** One that grows with the window. */
   Drawing(Session session, Look look, double height) {
@@ -67,6 +69,11 @@ abstract class Drawing extends Pane {
     field.autosize();
   }
 
+  /** What is written on it, and where. */
+  public final List<Pen.Word> words() {
+    return pen == null ? List.of() : pen.words();
+  }
+
   final Session session() {
     return session;
   }
@@ -83,7 +90,7 @@ abstract class Drawing extends Pane {
     }
     canvas.setWidth(w);
     canvas.setHeight(h);
-    var pen = new Pen(canvas.getGraphicsContext2D(), look);
+    pen = new Pen(canvas.getGraphicsContext2D(), look);
     pen.clear(w, h);
     draw(pen, look.palette(), w, h);
   }

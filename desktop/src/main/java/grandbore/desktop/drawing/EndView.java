@@ -45,7 +45,6 @@ final class EndView {
         Math.min((width - 2 * MARGIN) / (2 * spread), (height - 2 * MARGIN - 28) / (up + sweep));
     double cx = left + width / 2;
     double cy = top + MARGIN + 16 + up * scale;
-    pen.text("from the front, to scale", palette.soft(), TextAlignment.LEFT, left + 4, top + 10);
     boolean[] drawn = new boolean[2];
     for (int n = 1; n <= b.cylinders(); n++) {
       if (!drawn[b.bank(n)]) {
@@ -57,6 +56,8 @@ final class EndView {
     pen.axis(cx - sweep * scale - 8, cy, cx + sweep * scale + 8, cy);
     pen.axis(cx, cy - sweep * scale - 8, cx, cy + sweep * scale + 8);
     throwsOf(cx, cy, scale, angle, (sweep * scale) + 10);
+    pen.giveWay(
+        "from the front, to scale", palette.soft(), TextAlignment.LEFT, left + 4, top + 10, 1);
     if (b.banks() == 2) {
       pen.text(
           "%.0f° between banks".formatted(Math.toDegrees(c.partSizes().bankAngle().si())),

@@ -243,19 +243,21 @@ public final class EventsDrawing extends Drawing {
     boolean atTop = Math.abs(s) < 0.35;
     double r = RING - 24;
     if (atTop) {
-      pen.text(
+      pen.giveWay(
           "%s %.1f°".formatted(name, Math.toDegrees(degrees)),
           color,
           s > 0 ? TextAlignment.LEFT : TextAlignment.RIGHT,
           cx + (RING - 6) * s + (s > 0 ? 4 : -4),
-          cy - (RING - 32) * c);
+          cy - (RING - 32) * c,
+          c > 0 ? 1 : -1);
       return;
     }
-    pen.text(
+    pen.giveWay(
         "%s %.1f°".formatted(name, Math.toDegrees(degrees)),
         color,
         TextAlignment.CENTER,
         cx + (r - 12 * Math.abs(s)) * s,
-        cy - (r + 8 * c * c) * c);
+        cy - (r + 8 * c * c) * c,
+        c > 0 ? 1 : -1);
   }
 }

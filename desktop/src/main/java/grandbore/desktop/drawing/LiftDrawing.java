@@ -156,11 +156,12 @@ public final class LiftDrawing extends Drawing {
       double y) {
     double x = x(at, w);
     pen.line(color, 1, x, TOP + h - 14, x, TOP + h + 4);
-    pen.text(
+    pen.giveWay(
         "%.1f°".formatted(degrees),
         color,
         at < 360 ? TextAlignment.RIGHT : TextAlignment.LEFT,
         x,
-        y);
+        y,
+        -1);
   }
 }

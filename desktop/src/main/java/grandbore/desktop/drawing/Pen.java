@@ -2,11 +2,15 @@ package grandbore.desktop.drawing;
 
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.BoundingBox;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.ArcType;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 
 /**
@@ -19,7 +23,22 @@ public final class Pen {
   private static final double ARROW = 6;
   private static final double HATCH = 6;
 
+  /** From line to line of words, px in normal text. */
+  private static final double LINE = 13;
+
+  private static final int MOST_LINES = 4;
+
+  /**
+   * Words that were written.
+   *
+   * @param where on the drawing, px; their height is that of the letters
+   */
+  public record Word(String text, BoundingBox where) {}
+
+  private record Written(String text, TextAlignment align, double x, double y) {}
+
   private final GraphicsContext g;
+  private final List<Written> written = new ArrayList<>();
   private final Palette palette;
 
   /** Letters, over those of normal text. */
@@ -220,6 +239,45 @@ public final class Pen {
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);
     g.fillText(text, x, y);
+    written.add(new Written(text, align, x, y));
+  }
+
+  /**
+   * Words that give way to those already written: they move on by a line as often as they touch
+   * one.
+   *
+   * @param down which way they give way: 1 for down, −1 for up
+   */
+  void giveWay(String text, Color color, TextAlignment align, double x, double y, int down) {
+    double at = y;
+    for (int k = 0; k < MOST_LINES && touches(text, align, x, at); k++) {
+      at += down * LINE * larger;
+    }
+    text(text, color, align, x, at);
+  }
+
+  private boolean touches(String text, TextAlignment align, double x, double y) {
+    var where = word(new Written(text, align, x, y)).where;
+    return words().stream().anyMatch(w -> w.where.intersects(where));
+  }
+
+  /** What was written with this pen, and where. */
+  List<Word> words() {
+    return written.stream().map(this::word).toList();
+  }
+
+  private Word word(Written w) {
+    var letters = new Text(w.text);
+    letters.setFont(g.getFont());
+    var box = letters.getLayoutBounds();
+    double left =
+        switch (w.align) {
+          case LEFT, JUSTIFY -> w.x;
+          case CENTER -> w.x - box.getWidth() / 2;
+          case RIGHT -> w.x - box.getWidth();
+        };
+    double high = 0.8 * box.getHeight();
+    return new Word(w.text, new BoundingBox(left, w.y - high / 2, box.getWidth(), high));
   }
 
   /** Words on ground of their own, over a line, ending at a place. */

@@ -6,22 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.core.beginning.Ordinary;
 import grandbore.core.beginning.Pattern;
 import grandbore.core.combination.Arrangement;
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Intake;
-import grandbore.core.combination.InvalidInput;
-import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.flow.GasPath;
 import grandbore.core.flow.GasPath.Part;
 import grandbore.core.mechanics.Balance;
 import grandbore.core.prediction.Duct;
 import grandbore.core.units.UnitSystem;
+import grandbore.desktop.RandomEngines;
 import grandbore.desktop.drawing.ChamberPlan;
 import grandbore.desktop.drawing.CrankAlong;
 import grandbore.desktop.drawing.CylinderShape;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -29,37 +23,9 @@ import org.junit.jupiter.api.Test;
 
 /** What is drawn is what the inputs say, at any engine's proportions. */
 class LongSectionGeometryTest {
-  /** Engines with every input moved at random within what is allowed together. */
-  static List<Combination> engines(long seed, int count) {
-    var random = new Random(seed);
-    var all = new ArrayList<Combination>();
-    for (int k = 0; k < count; k++) {
-      var c =
-          k % 2 == 0
-              ? DemoBuilds.hillClimbEight().combination()
-              : DemoBuilds.paddockFour().combination();
-      c =
-          c.with("exhaust.kind", Exhaust.Kind.values()[random.nextInt(3)])
-              .with("exhaust.outlet", Exhaust.Outlet.values()[random.nextInt(2)])
-              .with("intake.manifold", Intake.Manifold.values()[random.nextInt(3)]);
-      for (var f : Specs.fields()) {
-        double was = f.get(c).si();
-        try {
-          double by = Math.exp(0.5 * random.nextGaussian());
-          double si = Math.clamp(was * by, f.spec().min(), f.spec().max());
-          c = was == 0 ? c : f.with(c, f.get(c).with(si, Provenance.CARD));
-        } catch (InvalidInput refused) {
-          // Such an engine can't be built.
-        }
-      }
-      all.add(c);
-    }
-    return all;
-  }
-
   @Test
   void thePistonStandsWhereRodAndCrankPutIt() {
-    for (var c : engines(1, 40)) {
+    for (var c : RandomEngines.of(1, 40)) {
       var shape = CylinderShape.of(c);
       var b = c.bottomEnd();
       double r = b.stroke().si() / 2;
@@ -80,7 +46,7 @@ class LongSectionGeometryTest {
 
   @Test
   void theChamberHoldsItsVolumeAndTheValvesStandOnItsCeiling() {
-    for (var c : engines(2, 40)) {
+    for (var c : RandomEngines.of(2, 40)) {
       var shape = CylinderShape.of(c);
       double bore = c.bottomEnd().boreArea();
       double plan =
@@ -101,7 +67,7 @@ class LongSectionGeometryTest {
 
   @Test
   void everyPieceIsToOneScaleAndFollowsTheOneBefore() {
-    for (var c : engines(3, 40)) {
+    for (var c : RandomEngines.of(3, 40)) {
       var shape = CylinderShape.of(c);
       for (double width : new double[] {500, 820, 1400}) {
         var axis = new PathAxis(GasPath.of(c, 1), shape, width, 700);
