@@ -13,7 +13,9 @@ import grandbore.core.guided.Routine;
 import java.util.List;
 import java.util.regex.Pattern;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 
@@ -153,6 +155,9 @@ class RehearsalTest extends BenchTest {
     say("send encoder");
     until("back", () -> !text("#step-back-text").isEmpty());
     assertThat(text("#guide-says")).contains("reads 5.0°").contains("-5.0°");
+    assertThat(robot.lookup("#guide-plan").query().isVisible())
+        .as("the whole engine has no places")
+        .isFalse();
     choose("#guide-routine", Routine.DECK);
     say("stop out");
     say("turn to 5");
@@ -180,6 +185,19 @@ class RehearsalTest extends BenchTest {
     double deck = bench.session().build().combination().bottomEnd().deckClearance();
     assertThat(bench.session().readings().at(Measurement.DECK, 1).orElseThrow().value())
         .isCloseTo(deck, within(0.02e-3));
+    anotherCylinderIsChosenOnThePlan();
+  }
+
+  private void anotherCylinderIsChosenOnThePlan() {
+    var plan = robot.lookup("#guide-plan").<Region>query();
+    var place = robot.lookup("#guide-place").<ComboBox<Integer>>query();
+    assertThat(place.getValue()).isEqualTo(1);
+    for (double x = plan.getWidth() - 5; x > 0 && place.getValue() == 1; x -= 12) {
+      robot.clickOn(plan.localToScreen(x, 0.18 * plan.getHeight()));
+    }
+    // From the right, the first of the upper row is the last of its bank.
+    assertThat(place.getValue()).isEqualTo(7);
+    assertThat(text("#step-zero-text")).isEmpty();
   }
 
   /** The wrench's click ticks the stage that waits, and no other. */

@@ -177,7 +177,7 @@ record BlockGuide(Routine routine, Build build, int place, Subject subject) impl
           show(Math.abs(a.at("lower") - a.at("gap")) / Math.PI));
     }
     out.book(
-        subject == Subject.SECOND_RING ? Measurement.SECOND_RING_GAP : Measurement.TOP_RING_GAP,
+        Routine.RING_GAP.measurement(subject).orElseThrow(),
         place,
         Side.NONE,
         a.has("lower") ? Math.min(a.at("gap"), a.at("lower")) : a.at("gap"));
@@ -219,7 +219,7 @@ record BlockGuide(Routine routine, Build build, int place, Subject subject) impl
           show(Math.abs(a.at("edge") - a.at("middle"))));
     }
     out.book(
-        subject == Subject.ROD ? Measurement.ROD_BEARING : Measurement.MAIN_BEARING,
+        Routine.BEARING_BY_STRIP.measurement(subject).orElseThrow(),
         place,
         Side.NONE,
         a.at("middle"));

@@ -1,7 +1,9 @@
 package grandbore.core.guided;
 
+import grandbore.core.clearances.Measurement;
 import grandbore.core.combination.BottomEnd;
 import java.util.List;
+import java.util.Optional;
 
 /** The measurements that are led step by step. */
 public enum Routine {
@@ -76,6 +78,25 @@ public enum Routine {
       case BEARING_BY_GAUGE, BEARING_BY_STRIP -> List.of(Subject.MAIN, Subject.ROD);
       default -> List.of(Subject.WHOLE);
     };
+  }
+
+  /** What its readings are kept as; empty where it ends in no reading of a place. */
+  public Optional<Measurement> measurement(Subject subject) {
+    return Optional.ofNullable(
+        switch (this) {
+          case DECK -> Measurement.DECK;
+          case CHAMBER -> Measurement.CHAMBER;
+          case VALVE_BY_SPRING, VALVE_BY_CLAY -> Measurement.VALVE_TO_PISTON;
+          case RING_GAP ->
+              subject == Subject.SECOND_RING
+                  ? Measurement.SECOND_RING_GAP
+                  : Measurement.TOP_RING_GAP;
+          case BEARING_BY_GAUGE, BEARING_BY_STRIP ->
+              subject == Subject.ROD ? Measurement.ROD_BEARING : Measurement.MAIN_BEARING;
+          case INSTALLED_HEIGHT -> Measurement.INSTALLED_HEIGHT;
+          case COIL_BIND -> Measurement.COIL_BIND;
+          case TOP_BY_STOP, TOP_BY_DWELL, DOME, DEGREE, ROCKER, END_PLAY -> null;
+        });
   }
 
   /** How many places an engine has for it. */

@@ -1,5 +1,7 @@
 package grandbore.desktop.bench;
 
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Plausibility;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Taken;
 import grandbore.core.combination.Provenance;
@@ -14,6 +16,7 @@ import grandbore.core.units.Entry;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
+import grandbore.desktop.drawing.PlanDrawing;
 import grandbore.desktop.drawing.SetupDrawing;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
@@ -36,9 +39,13 @@ final class GuidedView extends VBox {
   /** Share of the width that a step's words take. */
   private static final double WORDS = 0.62;
 
+  /** Height of the places, px. */
+  private static final double PLAN = 112;
+
   private final Session session;
   private final Instruments instruments;
   private final SetupDrawing drawing;
+  private final PlanDrawing plan;
   private final VBox steps = new VBox(4);
   private final Label mistake = new Label();
   private final Label says = new Label();
@@ -60,6 +67,9 @@ final class GuidedView extends VBox {
     this.session = session;
     this.instruments = instruments;
     drawing = new SetupDrawing(session, look);
+    plan = new PlanDrawing(session, look, PLAN, this::go);
+    plan.setId("guide-plan");
+    plan.setAccessibleText("the places; one is chosen by a click");
     routines.setId("guide-routine");
     routines.setAccessibleText("what to measure");
     routines.getItems().setAll(Routine.values());
@@ -106,6 +116,7 @@ final class GuidedView extends VBox {
         .addAll(
             where,
             drawing,
+            plan,
             mistake,
             live,
             steps,
@@ -148,6 +159,31 @@ final class GuidedView extends VBox {
 
   private Guide guide() {
     return Guide.of(routine, session.build(), number(), subject.getValue());
+  }
+
+  /** A place on the plan was clicked. */
+  private void go(int number, Reading.Side side) {
+    choosing = true;
+    place.setValue(number);
+    routine.subjects().stream()
+        .filter(s -> s.side() == side && side != Reading.Side.NONE)
+        .findFirst()
+        .ifPresent(subject::setValue);
+    choosing = false;
+    begin(routine);
+  }
+
+  /** The places of this routine with what is read there, where its readings have places. */
+  private void showPlan() {
+    var kept = routine.measurement(subject.getValue());
+    Page.show(plan, kept.isPresent());
+    kept.ifPresent(
+        m -> {
+          var ledger = session.ledger();
+          var doubts = Plausibility.of(ledger, session.build().units());
+          var side = m == Measurement.DECK ? Reading.Side.THRUST : subject.getValue().side();
+          plan.show(ledger, doubts, m, number(), side);
+        });
   }
 
   /** A choice by hand begins again; one that follows from another routine does not. */
@@ -199,6 +235,7 @@ final class GuidedView extends VBox {
       steps.getChildren().add(row);
     }
     conclude();
+    showPlan();
     listen();
     showLive();
     if (waiting != null && getScene() != null) {
