@@ -20,7 +20,7 @@ import org.sqlite.SQLiteDataSource;
 /** The file of a shop book: opened by one program, brought up to date, copied aside, put back. */
 final class BookFile implements AutoCloseable {
   /** The newest version of the book's tables. */
-  static final int NEWEST_MIGRATION = 3;
+  static final int NEWEST_MIGRATION = 4;
 
   private static final Logger LOG = LoggerFactory.getLogger(BookFile.class);
 
@@ -176,7 +176,7 @@ final class BookFile implements AutoCloseable {
       Flyway.configure()
           .dataSource(source)
           .locations("classpath:migrations")
-          .javaMigrations(new CheckedRowsMigration())
+          .javaMigrations(new CheckedRowsMigration(), new MeasuredShareMigration())
           .loggers("slf4j")
           .load()
           .migrate();

@@ -43,8 +43,8 @@ final class CheckedRowsMigration implements JavaMigration {
           "CREATE TABLE identity (book TEXT NOT NULL, begun TEXT NOT NULL)",
           "CREATE TABLE shelf (build_id INTEGER PRIMARY KEY REFERENCES build (id), name TEXT NOT"
               + " NULL, layout TEXT NOT NULL, displacement REAL NOT NULL, power REAL NOT NULL,"
-              + " speed REAL NOT NULL, touched TEXT NOT NULL, place TEXT NOT NULL, trouble TEXT NOT"
-              + " NULL, own BLOB NOT NULL)");
+              + " speed REAL NOT NULL, measured REAL NOT NULL DEFAULT 0, touched TEXT NOT NULL,"
+              + " place TEXT NOT NULL, trouble TEXT NOT NULL, own BLOB NOT NULL)");
 
   private static final List<String> AFTER =
       List.of(
@@ -160,6 +160,7 @@ final class CheckedRowsMigration implements JavaMigration {
                           build[0],
                           BuildJson.nameOf(row.text("its revision"), "Build " + build[0]),
                           "",
+                          0,
                           0,
                           0,
                           0,

@@ -48,6 +48,6 @@ public sealed interface Entry {
   /** A build leaves the list, or comes back to it. */
   record Shelve(long build, Summary.Place place, Instant at) implements Entry {}
 
-  /** What was predicted of a build, for the list. */
-  record Predicted(long build, double power, double speed) implements Entry {}
+  /** What was predicted of a build and how much of it is measured, 0 to 1, for the list. */
+  record Predicted(long build, double power, double speed, double measured) implements Entry {}
 }

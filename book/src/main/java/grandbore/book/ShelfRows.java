@@ -6,6 +6,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -15,21 +16,31 @@ import org.jdbi.v3.core.Handle;
 final class ShelfRows {
   private static final String COLUMNS =
       "s.build_id, s.name, s.layout, s.displacement, s.power, s.speed, s.touched, s.place,"
-          + " s.trouble, s.own";
+          + " s.trouble, s.own, s.measured";
 
   private ShelfRows() {}
 
+  /**
+   * The row's sum. Where nothing is measured it is that of a book in which nobody asked how much
+   * is.
+   */
   private static byte[] own(Summary s) {
-    return RowSum.of(
-        s.id(),
-        s.name(),
-        s.layout(),
-        s.displacement(),
-        s.power(),
-        s.speed(),
-        s.touched().toString(),
-        s.place().name(),
-        s.trouble());
+    var fields =
+        new ArrayList<Object>(
+            List.of(
+                s.id(),
+                s.name(),
+                s.layout(),
+                s.displacement(),
+                s.power(),
+                s.speed(),
+                s.touched().toString(),
+                s.place().name(),
+                s.trouble()));
+    if (s.measured() != 0) {
+      fields.add(s.measured());
+    }
+    return RowSum.of(fields.toArray());
   }
 
   /** All of them in the order they were begun; damaged rows are told of by their trouble. */
@@ -47,19 +58,19 @@ final class ShelfRows {
 
   /** A row, and whether the revision it stands for agrees with its sum. */
   private static Summary checked(ResultSet r) throws SQLException {
-    var s = row(r, r.getInt(11));
+    var s = row(r, r.getInt(12));
     if (!s.isSound()) {
       return s;
     }
-    long revision = r.getLong(12);
-    if (!Arrays.equals(RowSum.of(s.id(), revision), r.getBytes(13))) {
+    long revision = r.getLong(13);
+    if (!Arrays.equals(RowSum.of(s.id(), revision), r.getBytes(14))) {
       return s.with("which of its revisions stands does not agree with its checksum");
     }
-    long parent = r.getLong(15);
+    long parent = r.getLong(16);
     Long from = r.wasNull() ? null : parent;
     byte[] own =
-        RowSum.of(revision, r.getLong(14), from, r.getString(16), r.getString(17), r.getBytes(19));
-    return Arrays.equals(own, r.getBytes(18))
+        RowSum.of(revision, r.getLong(15), from, r.getString(17), r.getString(18), r.getBytes(20));
+    return Arrays.equals(own, r.getBytes(19))
         ? s
         : s.with("revision " + revision + " does not agree with its checksum: it is damaged");
   }
@@ -75,6 +86,7 @@ final class ShelfRows {
               r.getDouble(4),
               r.getDouble(5),
               r.getDouble(6),
+              r.getDouble(11),
               readings,
               Instant.parse(r.getString(7)),
               Summary.Place.valueOf(r.getString(8)),
@@ -89,6 +101,7 @@ final class ShelfRows {
         id,
         "Build " + id,
         "",
+        0,
         0,
         0,
         0,
@@ -108,14 +121,15 @@ final class ShelfRows {
   static void put(Handle h, Summary s) {
     h.createUpdate(
             "INSERT OR REPLACE INTO shelf (build_id, name, layout, displacement, power, speed,"
-                + " touched, place, trouble, own) VALUES (:id, :name, :layout, :displacement,"
-                + " :power, :speed, :touched, :place, :trouble, :own)")
+                + " measured, touched, place, trouble, own) VALUES (:id, :name, :layout,"
+                + " :displacement, :power, :speed, :measured, :touched, :place, :trouble, :own)")
         .bind("id", s.id())
         .bind("name", s.name())
         .bind("layout", s.layout())
         .bind("displacement", s.displacement())
         .bind("power", s.power())
         .bind("speed", s.speed())
+        .bind("measured", s.measured())
         .bind("touched", s.touched().toString())
         .bind("place", s.place().name())
         .bind("trouble", s.trouble())
@@ -138,6 +152,7 @@ final class ShelfRows {
             bottom.cylinders() * bottom.sweptVolume(),
             was.map(Summary::power).orElse(0.0),
             was.map(Summary::speed).orElse(0.0),
+            was.map(Summary::measured).orElse(0.0),
             0,
             touched,
             was.map(Summary::place).orElse(Summary.Place.BENCH),

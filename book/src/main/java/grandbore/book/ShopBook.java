@@ -170,7 +170,8 @@ public final class ShopBook implements AutoCloseable {
             case Entry.Predicted p ->
                 ShelfRows.of(h, p.build())
                     .filter(Summary::isSound)
-                    .ifPresent(was -> ShelfRows.put(h, was.peaking(p.power(), p.speed())));
+                    .ifPresent(
+                        was -> ShelfRows.put(h, was.predicted(p.power(), p.speed(), p.measured())));
           }
           if (isBenchWork(entry)) {
             ShelfRows.of(h, entry.build())

@@ -8,6 +8,7 @@ import java.time.Instant;
  * @param displacement m³
  * @param power peak predicted, W, 0 where none was yet
  * @param speed of that peak, rad/s
+ * @param measured share of its inputs that were measured on it, 0 to 1, as at the last prediction
  * @param readings how many were taken of it, struck ones too
  * @param touched when it was last changed
  * @param trouble why it can't be opened, empty where nothing is known to be wrong
@@ -19,6 +20,7 @@ public record Summary(
     double displacement,
     double power,
     double speed,
+    double measured,
     int readings,
     Instant touched,
     Place place,
@@ -40,17 +42,28 @@ public record Summary(
   /** The same build with something wrong. */
   public Summary with(String wrong) {
     return new Summary(
-        id, name, layout, displacement, power, speed, readings, touched, place, wrong);
+        id, name, layout, displacement, power, speed, measured, readings, touched, place, wrong);
   }
 
   /** The same build somewhere else. */
   public Summary with(Place now, Instant at) {
-    return new Summary(id, name, layout, displacement, power, speed, readings, at, now, trouble);
+    return new Summary(
+        id, name, layout, displacement, power, speed, measured, readings, at, now, trouble);
   }
 
-  /** The same build with its predicted peak. */
-  public Summary peaking(double watts, double radiansPerSecond) {
+  /** The same build with its predicted peak and how much of it is measured. */
+  public Summary predicted(double watts, double radiansPerSecond, double share) {
     return new Summary(
-        id, name, layout, displacement, watts, radiansPerSecond, readings, touched, place, trouble);
+        id,
+        name,
+        layout,
+        displacement,
+        watts,
+        radiansPerSecond,
+        share,
+        readings,
+        touched,
+        place,
+        trouble);
   }
 }

@@ -156,4 +156,35 @@ class MigrationTest {
       assertThat(book.open(2).build().name()).isEqualTo("Club hill-climb V8");
     }
   }
+
+  /** A book of version 3 is read as it stands; how much is measured comes with the next curve. */
+  @Test
+  void theListOfAVersionThreeBookIsSoundAndLearnsHowMuchIsMeasured() throws Exception {
+    var file = folder.resolve("book.db");
+    long id;
+    try (var book = ShopBook.open(file)) {
+      id = book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
+    }
+    sql(file, "ALTER TABLE shelf DROP COLUMN measured");
+    sql(file, "DELETE FROM flyway_schema_history WHERE version = '4'");
+    try (var book = ShopBook.open(file)) {
+      var row = book.builds().getFirst();
+      assertThat(row.isSound()).isTrue();
+      assertThat(row.measured()).isZero();
+      book.write(new Entry.Predicted(id, 90e3, 700, 0.25));
+      assertThat(book.builds().getFirst().measured()).isEqualTo(0.25);
+      assertThat(book.builds().getFirst().power()).isEqualTo(90e3);
+    }
+    sql(file, "UPDATE shelf SET measured = 0");
+    try (var book = ShopBook.open(file)) {
+      assertThat(book.builds().getFirst().trouble()).contains("checksum");
+    }
+  }
+
+  private static void sql(Path file, String statement) throws SQLException {
+    try (var c = DriverManager.getConnection("jdbc:sqlite:" + file);
+        var s = c.createStatement()) {
+      s.execute(statement);
+    }
+  }
 }

@@ -26,6 +26,7 @@ import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import org.assertj.core.data.Percentage;
@@ -271,6 +272,13 @@ class WindowTest extends BenchTest {
         .startsWith("rpm,")
         .contains("torque, lb·ft", "power, hp", "power, hp, " + name);
     assertThat(lines).hasSize(1 + curve().curve().points().size());
+    press("#curve-copy");
+    robot.interact(
+        () -> {
+          var held = Clipboard.getSystemClipboard();
+          assertThat(held.getString().lines().toList()).isEqualTo(lines);
+          assertThat(held.getImage().getWidth()).isGreaterThan(600);
+        });
     var drawing = folder.resolve("curve.svg");
     robot.interact(() -> tools.save(drawing));
     // The build laid over is named on the drawing, as are torque and power.

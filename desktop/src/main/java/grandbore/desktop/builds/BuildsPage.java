@@ -213,6 +213,7 @@ public final class BuildsPage extends VBox {
                         10 * Math.rint(3 * s.speed() / Math.PI))
                 : "none yet",
         true);
+    add("Measured", 90, s -> "%.0f %%".formatted(100 * s.measured()), true);
     add("Readings", 90, s -> String.valueOf(s.readings()), true);
     add("Last touched", 140, s -> DAY.format(s.touched()), true);
     // The name takes what is left; the bar at the right has its room.

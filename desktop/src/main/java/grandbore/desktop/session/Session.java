@@ -14,6 +14,7 @@ import grandbore.core.clearances.Note;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.Measured;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.units.UnitSystem;
@@ -156,7 +157,8 @@ public final class Session implements AutoCloseable {
 
   /** Keeps what was predicted of the build on the bench, for the list. */
   public void predicted(double power, double speed) {
-    journal.add(new Entry.Predicted(id(), power, speed));
+    journal.add(
+        new Entry.Predicted(id(), power, speed, Measured.of(engine().combination()).share()));
   }
 
   public long id() {

@@ -4,8 +4,7 @@ import grandbore.core.build.Build;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Provenance;
-import grandbore.core.combination.Specs;
+import grandbore.core.combination.Measured;
 import grandbore.desktop.controls.ViewName;
 import java.util.List;
 import java.util.Set;
@@ -187,26 +186,12 @@ public enum Station {
         }
       }
     } else {
-      for (var f : Specs.fields()) {
-        if (groups.contains(f.group()) && concerns(f.group(), build.combination())) {
-          all++;
-          if (f.get(asMeasured).provenance().compareTo(Provenance.MEASURED) >= 0) {
-            measured++;
-          }
-        }
-      }
+      var inputs = Measured.of(asMeasured, groups);
+      measured = inputs.measured();
+      all = inputs.all();
     }
     String words = brief ? "%d/%d" : all < 100 ? "%d of %d measured" : "%d/%d measured";
     return words.formatted(measured, all);
-  }
-
-  /** Whether the engine has what a group describes. */
-  private static boolean concerns(String group, Combination c) {
-    return switch (group) {
-      case "boost" -> c.boost().isFitted();
-      case "nitrous" -> c.nitrous().isFitted();
-      default -> true;
-    };
   }
 
   /** The views it is made of, in their order; none where it is one page. */
