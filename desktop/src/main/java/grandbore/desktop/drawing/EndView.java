@@ -2,24 +2,34 @@ package grandbore.desktop.drawing;
 
 import grandbore.core.combination.Combination;
 import grandbore.core.mechanics.Balance;
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Palette;
 import java.util.TreeMap;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
 /** The engine from its front: banks at their angle, all throws of the crank, the first pistons. */
-final class EndView {
+public final class EndView {
   private static final double MARGIN = 16;
+
+  /** Of a cylinder, as drawn; no input says it. m. */
+  private static final double WALL = 0.008;
+
+  /** Cosine of half the angle at which banks count as flat. */
+  private static final double FLAT = 0.05;
 
   private final Combination c;
   private final Balance balance;
   private final Pen pen;
   private final Palette palette;
+  private final UnitSystem units;
 
-  EndView(Combination c, Pen pen, Palette palette) {
+  EndView(Combination c, Pen pen, Palette palette, UnitSystem units) {
     this.c = c;
     this.pen = pen;
     this.palette = palette;
+    this.units = units;
     balance = new Balance(c);
   }
 
@@ -56,6 +66,19 @@ final class EndView {
     pen.axis(cx - sweep * scale - 8, cy, cx + sweep * scale + 8, cy);
     pen.axis(cx, cy - sweep * scale - 8, cx, cy + sweep * scale + 8);
     throwsOf(cx, cy, scale, angle, (sweep * scale) + 10);
+    double valley = valley(c);
+    if (valley > 0) {
+      double y = cy - deckEdge() * scale;
+      double side = valley / 2 * scale;
+      pen.dimension(cx - side, y, cx + side, y);
+      pen.giveWay(
+          "valley " + Quantity.LENGTH.show(valley, units),
+          palette.ink(),
+          TextAlignment.CENTER,
+          cx,
+          y - 9,
+          -1);
+    }
     pen.giveWay(
         "from the front, to scale", palette.soft(), TextAlignment.LEFT, left + 4, top + 10, 1);
     if (b.banks() == 2) {
@@ -66,6 +89,29 @@ final class EndView {
           cx,
           top + height - 10);
     }
+  }
+
+  /**
+   * Width of the intake valley at the decks' inner edges, where a manifold lies, m; 0 where the
+   * banks leave none.
+   */
+  public static double valley(Combination c) {
+    var b = c.bottomEnd();
+    if (b.banks() != 2) {
+      return 0;
+    }
+    double lean = c.partSizes().bankAngle().si() / 2;
+    double edge = b.bore().si() / 2 + WALL;
+    double wide = 2 * (b.blockDeck().si() * Math.sin(lean) - edge * Math.cos(lean));
+    // Banks that lie flat have nothing between them.
+    return Math.cos(lean) < FLAT ? 0 : Math.max(0, wide);
+  }
+
+  /** Height of the decks' inner edges over the crank's axis, m. */
+  private double deckEdge() {
+    var b = c.bottomEnd();
+    double lean = c.partSizes().bankAngle().si() / 2;
+    return b.blockDeck().si() * Math.cos(lean) + (b.bore().si() / 2 + WALL) * Math.sin(lean);
   }
 
   /** A bank's front cylinder: block, deck, piston, rod. */
@@ -81,7 +127,6 @@ final class EndView {
     double crown = deck - b.deckClearance() - b.crank().depth(own);
     double pin = crown - b.pinHeight().si();
     double foot = deck - b.deckClearance() - b.stroke().si() - 1.4 * b.pinHeight().si();
-    double wall = 0.008;
     for (int side = -1; side <= 1; side += 2) {
       shape(
           cx,
@@ -92,9 +137,9 @@ final class EndView {
           palette.metal(),
           side * half,
           foot,
-          side * (half + wall),
+          side * (half + WALL),
           foot,
-          side * (half + wall),
+          side * (half + WALL),
           deck,
           side * half,
           deck);
@@ -121,13 +166,13 @@ final class EndView {
         sin,
         cos,
         palette.panel(),
-        -half - wall,
+        -half - WALL,
         deck,
-        half + wall,
+        half + WALL,
         deck,
-        half + wall,
+        half + WALL,
         deck + 0.012,
-        -half - wall,
+        -half - WALL,
         deck + 0.012);
     double jx = r * Math.sin(own);
     double jy = r * Math.cos(own);

@@ -86,7 +86,8 @@ public final class SectionDrawing extends Drawing {
         throwRadius,
         shape.top() * scale - (crankY - deckY));
     if (both) {
-      new EndView(c, pen, palette).draw(room, 0, width - room, height, angle);
+      new EndView(c, pen, palette, session().build().units())
+          .draw(room, 0, width - room, height, angle);
     }
     String at =
         "%.0f° after top: piston %s below the deck"

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.core.beginning.Ordinary;
 import grandbore.core.beginning.Pattern;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.flow.GasPath;
 import grandbore.core.flow.GasPath.Part;
@@ -16,6 +18,7 @@ import grandbore.desktop.RandomEngines;
 import grandbore.desktop.drawing.ChamberPlan;
 import grandbore.desktop.drawing.CrankAlong;
 import grandbore.desktop.drawing.CylinderShape;
+import grandbore.desktop.drawing.EndView;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -174,5 +177,20 @@ class LongSectionGeometryTest {
         .containsExactly(1., -1., -1., 1.);
     assertThat(pins.get(1).middle() - pins.get(0).middle())
         .isCloseTo(four.partSizes().boreSpacing().si(), within(1e-9));
+  }
+
+  /** At right angles the decks' inner edges stand apart by √2 times deck less wall's edge. */
+  @Test
+  void theValleyLiesBetweenTheBanks() {
+    var c = DemoBuilds.hillClimbEight().combination();
+    var b = c.bottomEnd();
+    double edge = b.bore().si() / 2 + 0.008;
+    assertThat(EndView.valley(c))
+        .isCloseTo(Math.sqrt(2) * (b.blockDeck().si() - edge), within(1e-9));
+    assertThat(EndView.valley(DemoBuilds.paddockFour().combination())).isZero();
+    var steep = DemoBuilds.hillClimbEight().combination();
+    var angle = Specs.field("partSizes.bankAngle");
+    steep = angle.with(steep, angle.get(steep).with(Math.toRadians(60), Provenance.CARD));
+    assertThat(EndView.valley(steep)).isLessThan(EndView.valley(c)).isPositive();
   }
 }
