@@ -2,6 +2,8 @@ package grandbore.core.combination;
 
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
+import java.util.Map;
+import java.util.TreeMap;
 
 /** One engine, whole: every part that the prediction needs, checked against one another. */
 public record Combination(
@@ -227,6 +229,31 @@ public record Combination(
     String group = path.substring(0, dot);
     var changed = Specs.rebuild((Record) Specs.read(this, group), path.substring(dot + 1), value);
     return Specs.rebuild(this, group, changed);
+  }
+
+  /**
+   * This combination with several components replaced at once, each group and the whole checked.
+   *
+   * @param byPath new values by their paths: {@code exhaust.primaryLength}
+   * @throws IllegalArgumentException where there is no such component
+   */
+  public Combination with(Map<String, ?> byPath) {
+    var byGroup = new TreeMap<String, Map<String, Object>>();
+    byPath.forEach(
+        (path, value) -> {
+          int dot = path.indexOf('.');
+          if (dot < 0) {
+            throw new IllegalArgumentException("There is no input " + path);
+          }
+          byGroup
+              .computeIfAbsent(path.substring(0, dot), g -> new TreeMap<>())
+              .put(path.substring(dot + 1), value);
+        });
+    var groups = new TreeMap<String, Object>();
+    byGroup.forEach(
+        (group, values) ->
+            groups.put(group, Specs.changed((Record) Specs.read(this, group), values)));
+    return Specs.changed(this, groups);
   }
 
   /** A component of a group by its path. */

@@ -23,8 +23,8 @@ public final class WarmStarts {
 
   public WarmStarts() {}
 
-  /** Starts with what another has now. */
-  WarmStarts(WarmStarts other) {
+  /** Starts with what another has now; the other stays as it is. */
+  public WarmStarts(WarmStarts other) {
     synchronized (other) {
       bySpeed.putAll(other.bySpeed);
     }

@@ -63,6 +63,21 @@ public final class Desk<T> {
     return predictor.predictNext(engine, speeds, fidelity, starts, this::count, stop());
   }
 
+  /** Runs an engine that others are to start from, the speeds one piece each. */
+  public Base base(BuiltEngine engine, List<Double> speeds, Fidelity fidelity) {
+    var starts = new WarmStarts();
+    var curve = curve(engine, speeds, fidelity, starts);
+    return new Base(engine, speeds, fidelity, starts, curve);
+  }
+
+  /** The curve of another engine begun from a base; one that was run before is not run again. */
+  public Curve curve(Base base, BuiltEngine engine) {
+    return workers.remembered(
+        base.key(engine),
+        () -> curve(engine, base.speeds(), base.fidelity(), base.starts()),
+        () -> base.speeds().forEach(s -> piece()));
+  }
+
   private void count(CurvePoint point) {
     piece();
   }

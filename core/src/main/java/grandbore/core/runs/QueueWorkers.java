@@ -1,5 +1,6 @@
 package grandbore.core.runs;
 
+import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Workers;
 import java.util.ArrayList;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
+import java.util.function.Supplier;
 
 /** The queue's workers as one run sees them: its pieces wait their turn by its urgency. */
 final class QueueWorkers implements Workers {
@@ -18,6 +20,22 @@ final class QueueWorkers implements Workers {
     this.queue = queue;
     this.run = run;
     this.urgency = urgency;
+  }
+
+  /**
+   * A curve by all that it hangs on.
+   *
+   * @param known told where it was run before
+   */
+  Curve remembered(List<Object> key, Supplier<Curve> run, Runnable known) {
+    var had = queue.curve(key);
+    if (had.isPresent()) {
+      known.run();
+      return had.get();
+    }
+    var curve = run.get();
+    queue.remember(key, curve);
+    return curve;
   }
 
   @Override

@@ -2,9 +2,11 @@ package grandbore.core.runs;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.ModelVersion;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.ExecutorService;
@@ -31,6 +33,9 @@ public final class RunQueue implements AutoCloseable {
   /** Results kept; the largest, a trace of every cylinder, takes some 3 MB. */
   private static final int KEPT = 60;
 
+  /** Curves of studies kept; each takes some 10 kB. */
+  private static final int KEPT_CURVES = 2000;
+
   /** How soon a run that is held notices that it was stopped, ms. */
   private static final long HELD_MILLISECONDS = 100;
 
@@ -47,6 +52,10 @@ public final class RunQueue implements AutoCloseable {
       Executors.newThreadPerTaskExecutor(Thread.ofVirtual().name("run-", 0).factory());
   private final ExecutorService pool;
   private final Cache<List<Object>, Object> kept = Caffeine.newBuilder().maximumSize(KEPT).build();
+
+  /** Curves of studies' engines, by all that they hang on. */
+  private final Cache<List<Object>, Curve> curves =
+      Caffeine.newBuilder().maximumSize(KEPT_CURVES).build();
 
   private final ReentrantLock hold = new ReentrantLock();
   private final Condition letGo = hold.newCondition();
@@ -97,6 +106,14 @@ public final class RunQueue implements AutoCloseable {
           }
         });
     return run;
+  }
+
+  Optional<Curve> curve(List<Object> key) {
+    return Optional.ofNullable(curves.getIfPresent(List.of(ModelVersion.CURRENT, key)));
+  }
+
+  void remember(List<Object> key, Curve curve) {
+    curves.put(List.of(ModelVersion.CURRENT, key), curve);
   }
 
   /** Whether no run goes on or waits. */

@@ -1,0 +1,38 @@
+package grandbore.core.studies;
+
+import java.util.List;
+
+/**
+ * What an engine came to over one input, or over two.
+ *
+ * @param axes one or two
+ * @param rungs as far as they were run: the last axis changes fastest
+ */
+public record InputSweep(List<SweepAxis> axes, List<Rung> rungs) {
+  public InputSweep {
+    axes = List.copyOf(axes);
+    rungs = List.copyOf(rungs);
+  }
+
+  /** The place of the most power over the band; −1 where none was run or none settled. */
+  public int best() {
+    int best = -1;
+    for (int i = 0; i < rungs.size(); i++) {
+      double power = rungs.get(i).power();
+      if (!Double.isNaN(power) && (best < 0 || power > rungs.get(best).power())) {
+        best = i;
+      }
+    }
+    return best;
+  }
+
+  /** The value of an axis at a place, SI. */
+  public double value(int axis, int place) {
+    int step = axes.size() == 1 ? place : axis == 0 ? place / fast() : place % fast();
+    return axes.get(axis).values().get(step);
+  }
+
+  private int fast() {
+    return axes.getLast().values().size();
+  }
+}

@@ -1,0 +1,70 @@
+package grandbore.core.studies;
+
+import grandbore.core.changes.DoesNotFit;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Desk;
+import grandbore.core.runs.Study;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Curves of one engine over one of its inputs, or over two; each starts from where the engine as it
+ * stands ended.
+ *
+ * @param speeds rev/min, spanning the band
+ */
+public record InputSweepStudy(
+    BuiltEngine engine, List<SweepAxis> axes, List<Double> speeds, WantedBand band)
+    implements Study<InputSweep> {
+  private static final int MOST_AXES = 2;
+
+  public InputSweepStudy {
+    axes = List.copyOf(axes);
+    speeds = List.copyOf(speeds);
+    if (axes.isEmpty() || axes.size() > MOST_AXES) {
+      throw new InvalidInput("Sweep", axes.size() + " inputs", "1 or 2", "more can't be drawn");
+    }
+    if (axes.stream().map(SweepAxis::path).distinct().count() < axes.size()) {
+      throw new InvalidInput(
+          "Sweep", "twice " + axes.getFirst().path(), "two inputs", "a map has two sides");
+    }
+  }
+
+  @Override
+  public String title() {
+    return "Sweep of " + String.join(" and ", axes.stream().map(SweepAxis::path).toList());
+  }
+
+  @Override
+  public List<Object> key() {
+    return List.of(engine.key(), axes, speeds, band);
+  }
+
+  @Override
+  public InputSweep solve(Desk<InputSweep> desk) {
+    int slow = axes.size() == 1 ? 1 : axes.getFirst().values().size();
+    int fast = axes.getLast().values().size();
+    desk.expect((1 + slow * fast) * speeds.size());
+    var base = desk.base(engine, speeds, Fidelity.LIVE);
+    var rungs = new ArrayList<Rung>();
+    for (int i = 0; i < slow; i++) {
+      for (int j = 0; j < fast; j++) {
+        try {
+          var set = axes.getLast().set(engine.combination(), j).on(engine);
+          if (axes.size() > 1) {
+            set = axes.getFirst().set(engine.combination(), i).on(set);
+          }
+          rungs.add(Rung.of(set, desk.curve(base, set), band));
+        } catch (DoesNotFit e) {
+          speeds.forEach(s -> desk.piece());
+          rungs.add(Rung.refused(e));
+        }
+        desk.show(new InputSweep(axes, rungs));
+      }
+    }
+    return new InputSweep(axes, rungs);
+  }
+}

@@ -1,0 +1,104 @@
+package grandbore.core.studies;
+
+import grandbore.core.changes.Change;
+import grandbore.core.changes.DoesNotFit;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Base;
+import grandbore.core.runs.Desk;
+import grandbore.core.runs.Study;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * Runs a ladder of changes. Every engine starts from where the base ended and from nowhere else, so
+ * that no rung hangs on the order in which they are run.
+ *
+ * @param base as measured
+ * @param changes in the order in which they would be made; where two set the same input, the later
+ * @param speeds rev/min, spanning the band
+ * @param pairs whether each two are run together
+ */
+public record LadderStudy(
+    BuiltEngine base, List<Change> changes, List<Double> speeds, WantedBand band, boolean pairs)
+    implements Study<Ladder> {
+  private static final int MOST = 12;
+
+  public LadderStudy {
+    changes = List.copyOf(changes);
+    speeds = List.copyOf(speeds);
+    if (changes.isEmpty() || changes.size() > MOST) {
+      throw new InvalidInput(
+          "Ladder", changes.size() + " changes", "1 to 12", "each two of them are run together");
+    }
+  }
+
+  @Override
+  public String title() {
+    return "Ladder of %d changes".formatted(changes.size());
+  }
+
+  @Override
+  public List<Object> key() {
+    return List.of(base.key(), changes, speeds, band, pairs);
+  }
+
+  @Override
+  public Ladder solve(Desk<Ladder> desk) {
+    var sets = sets();
+    desk.expect((sets.size() + 1) * speeds.size());
+    var begun = desk.base(base, speeds, Fidelity.LIVE);
+    var ladder = new Ladder(changes, Map.of(Set.of(), rung(base, begun.curve())));
+    desk.show(ladder);
+    for (var made : sets) {
+      ladder = ladder.with(made, run(desk, made, begun));
+      desk.show(ladder);
+    }
+    return ladder;
+  }
+
+  /** What is run, the most telling first. */
+  private List<Set<Integer>> sets() {
+    int n = changes.size();
+    var all = new LinkedHashSet<Set<Integer>>();
+    for (int i = 0; i < n; i++) {
+      all.add(Set.of(i));
+    }
+    for (int i = 1; i < n; i++) {
+      all.add(Ladder.first(i + 1));
+    }
+    for (int i = 0; n > 1 && i < n; i++) {
+      all.add(Ladder.without(n, i));
+    }
+    for (int i = 0; pairs && i < n; i++) {
+      for (int j = 0; j < i; j++) {
+        all.add(Set.of(j, i));
+      }
+    }
+    return new ArrayList<>(all);
+  }
+
+  private Rung run(Desk<Ladder> desk, Set<Integer> made, Base begun) {
+    BuiltEngine engine = base;
+    try {
+      for (int i : new TreeSet<>(made)) {
+        engine = changes.get(i).on(engine);
+      }
+    } catch (DoesNotFit e) {
+      speeds.forEach(s -> desk.piece());
+      return Rung.refused(e);
+    }
+    return rung(engine, desk.curve(begun, engine));
+  }
+
+  private Rung rung(BuiltEngine engine, Curve curve) {
+    return Rung.of(engine, curve, band);
+  }
+}
