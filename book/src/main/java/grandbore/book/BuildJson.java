@@ -1,11 +1,7 @@
 package grandbore.book;
 
-import com.fasterxml.jackson.core.JsonParseException;
 import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.core.StreamReadFeature;
-import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.JsonSchema;
@@ -19,7 +15,6 @@ import grandbore.core.clearances.Reading;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -35,15 +30,6 @@ public final class BuildJson {
   /** From here on parts have the names they have now. */
   private static final int RENAMED = 6;
 
-  /** Longest message of a reader of JSON that is passed on, characters. */
-  private static final int LONGEST = 200;
-
-  private static final JsonMapper MAPPER =
-      JsonMapper.builder()
-          .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-          .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-          .enable(StreamReadFeature.INCLUDE_SOURCE_IN_LOCATION)
-          .build();
   private static final JsonSchemaFactory SCHEMAS =
       JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012);
   private static final JsonSchema SCHEMA = SCHEMAS.getSchema(BuildSchema.asNode());
@@ -66,7 +52,8 @@ public final class BuildJson {
   /** The document's text, indented. */
   public static String write(BuildDocument document) {
     try {
-      return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(toNode(document)) + "\n";
+      return JsonText.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(toNode(document))
+          + "\n";
     } catch (JsonProcessingException e) {
       throw new IllegalStateException(e);
     }
@@ -79,64 +66,16 @@ public final class BuildJson {
    * @throws InvalidInput where a value can't be
    */
   public static BuildDocument read(String text) {
-    JsonNode node;
-    try {
-      node = MAPPER.readTree(Lines.unmarked(text));
-    } catch (JsonParseException e) {
-      var at = e.getLocation();
-      throw new FormatException(
-          "Not a whole JSON document: line %d, column %d: %s"
-              .formatted(at.getLineNr(), at.getColumnNr(), firstLine(e.getOriginalMessage())),
-          e);
-    } catch (JsonProcessingException e) {
-      throw new FormatException("Not a JSON document: " + firstLine(e.getOriginalMessage()), e);
-    }
-    if (node == null || node.isMissingNode() || !node.isObject()) {
-      throw new FormatException("Not a JSON document: it is empty or not an object");
-    }
-    finite(node, "");
-    if (!FORMAT.equals(node.path("format").asText())) {
-      throw new FormatException(
-          "format is “%s”; allowed: %s, because other files hold other things"
-              .formatted(Lines.shortened(node.path("format").asText()), FORMAT));
-    }
-    int version = node.path("version").asInt();
-    if (version < 1 || version > VERSION) {
-      throw new FormatException(
-          "version is %s; allowed: 1 to %d, because later ones may hold what this program does not know"
-              .formatted(Lines.shortened(node.path("version").asText()), VERSION));
-    }
-    var schema = version == VERSION ? SCHEMA : Older.of(version);
-    var faults = schema.validate(node);
-    if (!faults.isEmpty()) {
-      var first =
-          faults.stream()
-              .min(Comparator.comparing(m -> m.getInstanceLocation().toString()))
-              .orElseThrow();
-      throw new FormatException(shown(first.getMessage().replaceFirst("^\\$\\.?", "at ")));
-    }
+    var node = JsonText.parse(text);
+    int version = JsonText.version(node, FORMAT, VERSION);
+    JsonText.check(node, version == VERSION ? SCHEMA : Older.of(version));
     return fromNode(node);
-  }
-
-  /** A number that no computer holds, such as 1e999, is none. */
-  private static void finite(JsonNode node, String path) {
-    if (node.isNumber() && !Double.isFinite(node.doubleValue())) {
-      throw new FormatException(
-          "at %s: %s is larger than any number here"
-              .formatted(path, Lines.shortened(node.asText())));
-    }
-    for (var field : node.properties()) {
-      finite(field.getValue(), path + "." + field.getKey());
-    }
-    for (int i = 0; node.isArray() && i < node.size(); i++) {
-      finite(node.get(i), path + "[" + i + "]");
-    }
   }
 
   /** A document's text without its indentation; what is no JSON stays as it is. */
   static String compact(String text) {
     try {
-      return MAPPER.readTree(text).toString();
+      return JsonText.MAPPER.readTree(text).toString();
     } catch (JsonProcessingException e) {
       return text;
     }
@@ -145,7 +84,7 @@ public final class BuildJson {
   /** The name in a document that otherwise may be damaged. */
   static String nameOf(String text, String otherwise) {
     try {
-      String name = MAPPER.readTree(text).path("name").asText("").strip();
+      String name = JsonText.MAPPER.readTree(text).path("name").asText("").strip();
       return name.isEmpty() ? otherwise : name.substring(0, Math.min(120, name.length()));
     } catch (JsonProcessingException e) {
       return otherwise;
@@ -157,32 +96,21 @@ public final class BuildJson {
     return toNode(document).toString();
   }
 
-  /** A validator quotes what it refuses, however long. */
-  private static String shown(String message) {
-    return message.length() <= LONGEST
-        ? message
-        : message.substring(0, LONGEST / 2) + " … " + message.substring(message.length() - 40);
-  }
-
   /**
    * Reads what the book itself wrote: its checksum was checked, so that a document of this version
    * is not held against the schema again.
    */
   static Build stored(String text) {
     try {
-      var node = MAPPER.readTree(text);
+      var node = JsonText.MAPPER.readTree(text);
       if (node.path("version").asInt() == VERSION) {
         return fromNode(node).build();
       }
     } catch (JsonProcessingException e) {
-      throw new FormatException("Not a JSON document: " + firstLine(e.getOriginalMessage()), e);
+      throw new FormatException(
+          "Not a JSON document: " + JsonText.firstLine(e.getOriginalMessage()), e);
     }
     return read(text).build();
-  }
-
-  private static String firstLine(String message) {
-    int end = message.indexOf('\n');
-    return shown(end < 0 ? message : message.substring(0, end));
   }
 
   private static ObjectNode toNode(BuildDocument document) {

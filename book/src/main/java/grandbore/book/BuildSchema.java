@@ -82,7 +82,7 @@ public final class BuildSchema {
     return root;
   }
 
-  private static ObjectNode component(RecordComponent c) {
+  static ObjectNode component(RecordComponent c) {
     if (c.getType() == Given.class) {
       return given(c.getAnnotation(Spec.class));
     }

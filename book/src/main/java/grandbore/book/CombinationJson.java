@@ -42,7 +42,7 @@ final class CombinationJson {
     return node;
   }
 
-  private static void put(ObjectNode node, String name, Object value, UnitSystem units) {
+  static void put(ObjectNode node, String name, Object value, UnitSystem units) {
     switch (value) {
       case Given g -> node.set(name, given(g, units));
       case FlowSheet sheet -> putSheet(node.putObject(name), sheet, units);
@@ -234,7 +234,7 @@ final class CombinationJson {
     return Specs.construct(type, values);
   }
 
-  private static Object readComponent(RecordComponent c, JsonNode node, String path) {
+  static Object readComponent(RecordComponent c, JsonNode node, String path) {
     if (c.getType() == Given.class) {
       return given(c.getAnnotation(Spec.class), node, path);
     }

@@ -22,15 +22,20 @@ final class BuildOption {
   private String build;
 
   BuildDocument read() {
-    if (build.equals("demo")) {
+    return read("--build", build);
+  }
+
+  /** A build as it was said, told of by the option's name where it can't be read. */
+  static BuildDocument read(String option, String said) {
+    if (said.equals("demo")) {
       return demo();
     }
     try {
-      return BuildJson.read(TextFile.read(Path.of(build)));
+      return BuildJson.read(TextFile.read(Path.of(said)));
     } catch (InvalidPathException e) {
-      throw new FormatException("--build: " + e.getReason());
+      throw new FormatException(option + ": " + e.getReason());
     } catch (FormatException e) {
-      throw new FormatException("--build " + e.getMessage());
+      throw new FormatException(option + " " + e.getMessage());
     }
   }
 

@@ -44,7 +44,7 @@ final class ChangesCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Speeds.step(step);
+    SpeedsOption.step(step);
     var out = spec.commandLine().getOut();
     out.println("change,quantity,unit,before,after,predicted,observed,verdict");
     try (var predictor = new Predictor()) {

@@ -46,7 +46,7 @@ final class CheckCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    Speeds.step(step);
+    SpeedsOption.step(step);
     var out = spec.commandLine().getOut();
     out.println("case,quantity,unit,predicted,observed,error,tolerance,met");
     try (var predictor = new Predictor()) {

@@ -24,6 +24,9 @@ import picocli.CommandLine.Command;
       ChangesCommand.class,
       LossesCommand.class,
       SlowCommand.class,
+      CompareCommand.class,
+      LadderCommand.class,
+      SweepCommand.class,
       SchemaCommand.class,
       InstrumentsCommand.class
     })

@@ -17,6 +17,7 @@ import java.util.Random;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
@@ -145,12 +146,14 @@ class ProtocolTest {
     final List<String> texts = new ArrayList<>();
     final CountDownLatch end = new CountDownLatch(1);
     int tooMany;
-    volatile int sent;
+    final AtomicInteger sent = new AtomicInteger();
 
     @Override
     public void message(Message m) {
       messages.add(m);
-      sent += m.word() == Message.Word.SENT ? 1 : 0;
+      if (m.word() == Message.Word.SENT) {
+        sent.incrementAndGet();
+      }
     }
 
     @Override
@@ -237,10 +240,10 @@ class ProtocolTest {
       assertThat(deaf.isConnected()).isTrue();
       rig.send(Kind.CALIPER);
       long end = System.nanoTime() + 10_000_000_000L;
-      while (heard.sent == 0 && System.nanoTime() < end) {
+      while (heard.sent.get() == 0 && System.nanoTime() < end) {
         Thread.onSpinWait();
       }
-      assertThat(heard.sent).as("the reading in a flood of live lines").isEqualTo(1);
+      assertThat(heard.sent.get()).as("the reading in a flood of live lines").isEqualTo(1);
       deaf.shutdownOutput();
       while (server.clients() > 1 && System.nanoTime() < end) {
         Thread.onSpinWait();

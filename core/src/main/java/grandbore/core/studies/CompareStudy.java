@@ -25,10 +25,10 @@ public record CompareStudy(List<BuiltEngine> engines, List<Double> speeds, Fidel
     speeds = List.copyOf(speeds);
     if (engines.size() < LEAST || engines.size() > MOST) {
       throw new InvalidInput(
-          "Side by side",
-          engines.size() + " engines",
+          "Side by side, engines",
+          String.valueOf(engines.size()),
           "2 to 6",
-          "more can't be read beside another");
+          "one has no other and more can't be read");
     }
   }
 

@@ -29,7 +29,16 @@ public record SweepAxis(String path, List<Double> values) {
       throw new InvalidInput(
           spec.label(), values.size() + " values", "2 to 41", "a sweep has steps");
     }
-    for (double v : values) {
+    for (int i = 1; i < values.size(); i++) {
+      if (!(values.get(i) > values.get(i - 1))) {
+        throw new InvalidInput(
+            "%s (%s)".formatted(spec.label(), path),
+            "a range that does not rise",
+            "first the smaller value, then the larger",
+            "a sweep goes upward");
+      }
+    }
+    for (double v : new double[] {values.getFirst(), values.getLast()}) {
       if (!(v >= spec.min() && v <= spec.max())) {
         throw new InvalidInput(
             "%s (%s)".formatted(spec.label(), path),

@@ -1,0 +1,181 @@
+package grandbore.book;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.networknt.schema.JsonSchema;
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import grandbore.core.changes.Change;
+import grandbore.core.changes.Cost;
+import grandbore.core.combination.Combination;
+import grandbore.core.combination.CompressorMap;
+import grandbore.core.combination.LiftTable;
+import grandbore.core.combination.Specs;
+import grandbore.core.units.UnitSystem;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.TreeMap;
+
+/** Changes as a JSON document, what they set written as a build document has it. */
+public final class ChangesJson {
+  private static final String FORMAT = "grand-bore-changes";
+  private static final int VERSION = 1;
+  private static final JsonSchema SCHEMA =
+      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(schema());
+
+  private ChangesJson() {}
+
+  /** The document's text, indented, numbers in the units of a system. */
+  public static String write(List<Change> changes, UnitSystem units) {
+    var node = JsonNodeFactory.instance.objectNode();
+    node.put("format", FORMAT).put("version", VERSION);
+    var list = node.putArray("changes");
+    for (var c : changes) {
+      var each = list.addObject();
+      each.put("name", c.name()).put("price", c.cost().price());
+      each.put("labour", c.cost().labour()).put("hours", c.cost().hours());
+      each.put("supplier", c.supplier());
+      var needs = each.putArray("needs");
+      c.needs().forEach(needs::add);
+      var sets = each.putObject("sets");
+      c.sets()
+          .forEach(
+              (path, value) -> {
+                int dot = path.indexOf('.');
+                var group = sets.withObjectProperty(path.substring(0, dot));
+                String name = path.substring(dot + 1);
+                CombinationJson.put(group, name, value, units);
+                if (!group.has(name)) {
+                  // A table that is taken away is none.
+                  group.putNull(name);
+                }
+              });
+    }
+    return text(node);
+  }
+
+  /**
+   * Reads a document.
+   *
+   * @throws FormatException with the place of the damage
+   * @throws grandbore.core.combination.InvalidInput where a value can't be
+   */
+  public static List<Change> read(String text) {
+    var node = JsonText.parse(text);
+    JsonText.version(node, FORMAT, VERSION);
+    JsonText.check(node, SCHEMA);
+    var changes = new ArrayList<Change>();
+    for (var each : node.get("changes")) {
+      changes.add(change(each));
+    }
+    return List.copyOf(changes);
+  }
+
+  private static Change change(JsonNode node) {
+    var sets = new TreeMap<String, Object>();
+    for (var group : node.get("sets").properties()) {
+      var type = component(Combination.class, group.getKey()).getType();
+      for (var input : group.getValue().properties()) {
+        String path = group.getKey() + "." + input.getKey();
+        var component = component(type, input.getKey());
+        sets.put(
+            path,
+            input.getValue().isNull()
+                ? Specs.usual(component)
+                : CombinationJson.readComponent(component, input.getValue(), path));
+      }
+    }
+    var needs = new ArrayList<String>();
+    node.path("needs").forEach(n -> needs.add(n.asText()));
+    return new Change(
+        node.get("name").asText(),
+        sets,
+        new Cost(
+            node.path("price").asDouble(),
+            node.path("labour").asDouble(),
+            node.path("hours").asDouble()),
+        node.path("supplier").asText(""),
+        needs);
+  }
+
+  private static RecordComponent component(Class<?> type, String name) {
+    return Arrays.stream(type.getRecordComponents())
+        .filter(c -> c.getName().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** The JSON Schema of such a document, as published. */
+  public static String schemaText() {
+    return text(schema());
+  }
+
+  private static String text(ObjectNode node) {
+    try {
+      return JsonText.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(node) + "\n";
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static ObjectNode schema() {
+    var nodes = JsonNodeFactory.instance;
+    var change = BuildSchema.object();
+    BuildSchema.property(
+        change,
+        "name",
+        nodes.objectNode().put("type", "string").put("minLength", 1).put("maxLength", 80));
+    BuildSchema.property(change, "sets", sets());
+    var more = (ObjectNode) change.get("properties");
+    for (var money : List.of("price", "labour", "hours")) {
+      more.set(money, nodes.objectNode().put("type", "number").put("minimum", 0));
+    }
+    more.set("supplier", nodes.objectNode().put("type", "string").put("maxLength", 120));
+    var needs = nodes.objectNode().put("type", "array");
+    needs.set("items", nodes.objectNode().put("type", "string").put("maxLength", 200));
+    more.set("needs", needs);
+    var root = BuildSchema.object();
+    root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+    root.put("title", "Grand Bore changes, version " + VERSION);
+    root.put(
+        "description",
+        "What may be done to an engine: each change with the inputs it sets, as a build document"
+            + " has them, and what it costs.");
+    BuildSchema.property(root, "format", nodes.objectNode().put("const", FORMAT));
+    BuildSchema.property(root, "version", nodes.objectNode().put("const", VERSION));
+    var list = nodes.objectNode().put("type", "array").put("minItems", 1).put("maxItems", 200);
+    list.set("items", change);
+    BuildSchema.property(root, "changes", list);
+    return root;
+  }
+
+  /** Any inputs of any groups. */
+  private static ObjectNode sets() {
+    var sets = BuildSchema.object();
+    for (var group : Combination.class.getRecordComponents()) {
+      if (group.getType().isRecord()) {
+        var inner = BuildSchema.object();
+        for (var c : group.getType().getRecordComponents()) {
+          ((ObjectNode) inner.get("properties")).set(c.getName(), value(c));
+        }
+        ((ObjectNode) sets.get("properties")).set(group.getName(), inner);
+      }
+    }
+    return sets;
+  }
+
+  /** A value as a build document has it; tables may be taken away. */
+  private static ObjectNode value(RecordComponent c) {
+    var schema = BuildSchema.component(c);
+    if (c.getType() != LiftTable.class && c.getType() != CompressorMap.class) {
+      return schema;
+    }
+    var either = JsonNodeFactory.instance.objectNode();
+    either.putArray("anyOf").add(schema).addObject().put("type", "null");
+    return either;
+  }
+}

@@ -1,0 +1,111 @@
+package grandbore.cli;
+
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Specs;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.studies.InputSweep;
+import grandbore.core.studies.InputSweepStudy;
+import grandbore.core.studies.SweepAxis;
+import grandbore.core.units.Entry;
+import grandbore.core.units.UnitSystem;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "sweep",
+    description = "One input over a range, or two as a map; power on the average of the band.")
+final class SweepCommand implements Callable<Integer> {
+  @Mixin private BuildOption build = new BuildOption();
+
+  @Mixin private SpeedsOption at = new SpeedsOption();
+
+  @Option(
+      names = "--input",
+      required = true,
+      paramLabel = "PATH=FROM..TO",
+      description =
+          "exhaust.primaryLength=28..36, with units where they are not the build's; alone the path"
+              + " spans a fifth up and down; twice for a map")
+  private List<String> inputs = List.of();
+
+  @Option(names = "--steps", defaultValue = "9", description = "values of each input, 2 to 41")
+  private int steps;
+
+  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
+  private TableFormat format;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() {
+    var document = build.read();
+    var engine = document.engine();
+    var units = document.build().units();
+    if (steps < 2 || steps > 41) {
+      throw new InvalidInput("--steps", String.valueOf(steps), "2 to 41", "each is a curve");
+    }
+    var axes = new ArrayList<SweepAxis>();
+    for (String said : inputs) {
+      int equals = said.indexOf('=');
+      axes.add(
+          equals < 0
+              ? SweepAxis.around(engine.combination(), said, steps)
+              : axis(said.substring(0, equals), said.substring(equals + 1), units));
+    }
+    var sweep =
+        StudyRun.of(
+            new InputSweepStudy(
+                engine,
+                axes,
+                at.all(document.build().speeds()),
+                WantedBand.of(document.build().combination().brief())));
+    Tables.print(spec.commandLine().getOut(), rows(sweep, units), format);
+    return 0;
+  }
+
+  private SweepAxis axis(String path, String range, UnitSystem units) {
+    var quantity = Specs.field(path).spec().quantity();
+    int dots = range.indexOf("..");
+    if (dots < 0) {
+      throw new InvalidInput("--input", range, "two values: 28..36", "a sweep has two ends");
+    }
+    return SweepAxis.over(
+        path,
+        Entry.parse(range.substring(0, dots), quantity, units, 0),
+        Entry.parse(range.substring(dots + 2), quantity, units, 0),
+        steps);
+  }
+
+  private static List<Map<String, Object>> rows(InputSweep sweep, UnitSystem units) {
+    var rows = new ArrayList<Map<String, Object>>();
+    for (int i = 0; i < sweep.rungs().size(); i++) {
+      var row = new LinkedHashMap<String, Object>();
+      for (int k = 0; k < sweep.axes().size(); k++) {
+        String path = sweep.axes().get(k).path();
+        var unit = Specs.field(path).spec().quantity().unit(units);
+        row.put(path, StudyRun.round(unit.fromSi(sweep.value(k, i)), 4));
+        row.put(path + "_unit", unit.symbol());
+      }
+      var rung = sweep.rungs().get(i);
+      row.put("band_power_kw", StudyRun.round(rung.power() / 1e3, 3));
+      row.put("band_torque_nm", StudyRun.round(rung.torque(), 2));
+      var figures = rung.figures();
+      row.put(
+          "peak_power_kw",
+          figures.map(f -> StudyRun.round(f.power().power() / 1e3, 3)).orElse(null));
+      row.put("peak_power_rpm", figures.map(f -> StudyRun.round(f.power().rpm(), 0)).orElse(null));
+      row.put("best", i == sweep.best());
+      row.put("refused", rung.refused());
+      rows.add(row);
+    }
+    return rows;
+  }
+}

@@ -1,0 +1,164 @@
+package grandbore.cli;
+
+import static grandbore.cli.Ran.run;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.json.JsonMapper;
+import grandbore.book.BuildDocument;
+import grandbore.book.BuildJson;
+import grandbore.core.demo.DemoBuilds;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Side by side, ladders and sweeps from the command line: the same figures by every way. */
+class WeighingTest {
+  private static final List<String> SPEEDS =
+      List.of("--from", "4500", "--to", "7200", "--step", "900");
+
+  @TempDir Path folder;
+  private String four;
+  private String longer;
+
+  @BeforeEach
+  void builds() throws IOException {
+    var build = DemoBuilds.paddockFour();
+    var c = build.combination();
+    var length = c.exhaust().primaryLength();
+    four = write("four.json", new BuildDocument(build, List.of()));
+    longer =
+        write(
+            "longer.json",
+            new BuildDocument(
+                build.with(
+                    c.with(
+                            "exhaust.primaryLength",
+                            length.with(1.2 * length.si(), length.provenance()))
+                        .named("Longer")),
+                List.of()));
+  }
+
+  private String write(String name, BuildDocument document) throws IOException {
+    return Files.writeString(folder.resolve(name), BuildJson.write(document)).toString();
+  }
+
+  private static JsonNode rows(String... command) throws IOException {
+    var all = new ArrayList<>(List.of(command));
+    all.addAll(List.of("--format", "json"));
+    var ran = run(all.toArray(String[]::new));
+    assertThat(ran.err()).isEmpty();
+    return JsonMapper.builder().build().readTree(ran.out());
+  }
+
+  private static String[] with(List<String> more, String... command) {
+    var all = new ArrayList<>(List.of(command));
+    all.addAll(more);
+    return all.toArray(String[]::new);
+  }
+
+  /** The gain of the figures is that of the ladder, of the sweep and of the reasons. */
+  @Test
+  void oneChangeIsWorthTheSameBesideOnTheLadderAndInTheSweep() throws IOException {
+    var beside = rows(with(SPEEDS, "compare", four, longer, "--fidelity", "live"));
+    assertThat(beside).hasSize(2);
+    assertThat(beside.get(1).get("build").asText()).isEqualTo("Longer");
+    double gain = beside.get(1).get("gain_over_first_kw").asDouble();
+    var inputs = rows("compare", four, longer, "--show", "inputs");
+    assertThat(inputs).hasSize(1);
+    assertThat(inputs.get(0).get("input").asText()).isEqualTo("exhaust.primaryLength");
+    var value = inputs.get(0).get("build_2").asText();
+
+    var changes =
+        Files.writeString(
+            folder.resolve("changes.json"),
+            """
+            {"format": "grand-bore-changes", "version": 1, "changes": [
+              {"name": "Longer primaries", "price": 100, "labour": 20, "sets":
+                {"exhaust": {"primaryLength":
+                  {"value": %s, "unit": "mm", "provenance": "assumed"}}}}]}
+            """
+                .formatted(value.replaceAll(" mm.*", "")));
+    var ladder = rows(with(SPEEDS, "ladder", "--build", four, "--changes", changes.toString()));
+    assertThat(ladder).hasSize(1);
+    assertThat(ladder.get(0).get("alone_kw").asDouble()).isCloseTo(gain, within(0.02));
+    assertThat(ladder.get(0).get("so_far_kw")).isEqualTo(ladder.get(0).get("alone_kw"));
+    assertThat(ladder.get(0).get("money").asDouble()).isEqualTo(120);
+
+    var sweep =
+        rows(
+            with(
+                SPEEDS,
+                "sweep",
+                "--build",
+                four,
+                "--steps",
+                "3",
+                "--input",
+                "exhaust.primaryLength"));
+    assertThat(sweep).hasSize(3);
+    double stands = sweep.get(1).get("band_power_kw").asDouble();
+    assertThat(sweep.get(2).get("band_power_kw").asDouble() - stands).isCloseTo(gain, within(0.02));
+    assertThat(stands).isCloseTo(beside.get(0).get("band_power_kw").asDouble(), within(0.02));
+
+    var why = rows(with(SPEEDS, "compare", four, longer, "--show", "why"));
+    for (var row : why) {
+      assertThat(row.get("filling_exhaust_nm")).isEqualTo(row.get("gain_nm"));
+      assertThat(row.get("friction_nm").asDouble()).isZero();
+    }
+    var curves =
+        rows(with(SPEEDS, "compare", four, longer, "--show", "curves", "--fidelity", "live"));
+    assertThat(curves).hasSize(4);
+    assertThat(curves.get(0).get("build_2_torque_nm").asDouble())
+        .isCloseTo(
+            curves.get(0).get("build_1_torque_nm").asDouble()
+                + curves.get(0).get("build_2_gain_nm").asDouble(),
+            within(0.011));
+  }
+
+  @Test
+  void theDemosLadderRunsAndItsChangesComeAsADocument() throws IOException {
+    var template = run("template", "--changes");
+    var file = Files.writeString(folder.resolve("changes.json"), template.out());
+    var ladder = rows(with(SPEEDS, "ladder", "--build", "demo", "--changes", file.toString()));
+    assertThat(ladder).hasSize(5);
+    double so = 0;
+    for (var row : ladder) {
+      so += row.get("step_kw").asDouble();
+      assertThat(row.get("refused").asText()).isEmpty();
+      assertThat(row.get("so_far_kw").asDouble()).isCloseTo(so, within(0.003));
+    }
+    assertThat(ladder.get(4).get("money_so_far").asDouble()).isEqualTo(2053);
+    assertThat(run("schema", "--changes").out()).contains("primaryLength", "grand-bore-changes");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "compare demo | Side by side, engines is 1; allowed: 2 to 6",
+        "compare demo demo --show why | two engines that are alike",
+        "compare demo nowhere.json | BUILD",
+        "sweep --build demo --input exhaust.primaryLength=300..400 | Primary length"
+            + " (exhaust.primaryLength)",
+        "sweep --build demo --input exhaust.primaryLength=40..30 | a range that does not rise",
+        "sweep --build demo --input exhaust.primaryLength=40 | two values: 28..36",
+        "sweep --build demo --input exhaust.colour | There is no input exhaust.colour",
+        "sweep --build demo --input heads.intakeValve --steps 1 | --steps is 1; allowed: 2 to 41",
+        "ladder --build demo --changes nowhere.json | no such file",
+      })
+  void whatCanNotBeMeantIsRefusedWithTheReason(String command, String words) {
+    var ran = run(command.split(" "));
+    assertThat(ran.code()).isEqualTo(Main.REFUSED);
+    assertThat(ran.err()).contains(words.strip());
+    assertThat(ran.err().lines()).hasSize(1);
+  }
+}
