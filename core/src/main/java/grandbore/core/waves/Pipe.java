@@ -23,12 +23,12 @@ public final class Pipe {
     this.cellLength = shape.length() / cells;
     field = new GasField(gas, List.of(cells));
     for (int i = 0; i <= cells; i++) {
-      field.area[i] = shape.areaAt(i * cellLength);
+      field.area[i] = shape.faceArea(i * cellLength, cellLength);
     }
     for (int i = 0; i < cells; i++) {
-      double x = (i + 0.5) * cellLength;
-      double mid = shape.areaAt(x);
-      field.volume[i] = cellLength * (field.area[i] + 4 * mid + field.area[i + 1]) / 6;
+      double x = i * cellLength;
+      field.volume[i] = shape.volume(x, x + cellLength);
+      double mean = field.volume[i] / cellLength;
       field.perVolume[i] = 1 / field.volume[i];
       field.areaStep[i] = field.area[i + 1] - field.area[i];
       field.taper[i] = field.areaStep[i] * cellLength / field.volume[i];
@@ -36,7 +36,7 @@ public final class Pipe {
       // What runs through the wider face must not be more than the cell holds.
       double wider = Math.max(field.area[i], field.area[i + 1]);
       field.perReach[i] = Math.max(1 / cellLength, GasField.COURANT * wider / field.volume[i]);
-      field.walls.set(i, Math.sqrt(4 * mid / Math.PI), shape.at(x));
+      field.walls.set(i, Math.sqrt(4 * mean / Math.PI), shape.between(x, x + cellLength));
     }
   }
 

@@ -43,16 +43,81 @@ public record PipeShape(List<Section> sections) {
     return sections.stream().mapToDouble(Section::length).sum();
   }
 
-  /** The section at a distance from the start, m. */
-  Section at(double x) {
-    double from = 0;
+  /**
+   * A stretch of it as one section: factors as their means by length, the wall as hot as it is on
+   * the mean of the heat that it gives, bends as many as lie in the stretch. So that a cell's walls
+   * change as little as the pipe's lengths do, wherever the cell's ends fall.
+   *
+   * @param from distance from the start, m
+   * @param to farther on, m
+   */
+  Section between(double from, double to) {
+    double length = to - from;
+    double friction = 0;
+    double heat = 0;
+    double wall = 0;
+    double wallByHeat = 0;
+    double bends = 0;
+    double start = 0;
     for (var s : sections) {
-      if (x < from + s.length) {
-        return s;
-      }
-      from += s.length;
+      double share = overlap(from, to, start, start + s.length) / length;
+      friction += share * s.frictionFactor;
+      heat += share * s.heatFactor;
+      wall += share * s.wallTemperature;
+      wallByHeat += share * s.heatFactor * s.wallTemperature;
+      bends += share * length * s.bendLoss / s.length;
+      start += s.length;
     }
-    return sections.getLast();
+    return new Section(
+        length,
+        areaAt(from),
+        areaAt(to),
+        heat > 0 ? wallByHeat / heat : wall,
+        friction,
+        heat,
+        bends);
+  }
+
+  private static double overlap(double a, double b, double c, double d) {
+    return Math.max(0, Math.min(b, d) - Math.max(a, c));
+  }
+
+  /** Volume of a stretch, m³. */
+  double volume(double from, double to) {
+    double volume = 0;
+    double start = 0;
+    for (var s : sections) {
+      double a = Math.max(from, start) - start;
+      double b = Math.min(to, start + s.length) - start;
+      if (b > a) {
+        // Of an area that is a square of the place this is exact.
+        volume += (b - a) * (s.areaAt(a) + 4 * s.areaAt(0.5 * (a + b)) + s.areaAt(b)) / 6;
+      }
+      start += s.length;
+    }
+    return volume;
+  }
+
+  /**
+   * Area of a face between two cells, m²: that at its place, or where sections meet within half a
+   * cell of it, the mean over a cell's length, so that a step of the area does not jump from face
+   * to face.
+   *
+   * @param cell length of a cell, m
+   */
+  double faceArea(double x, double cell) {
+    double whole = length();
+    if (x < 0.5 * cell || x > whole - 0.5 * cell) {
+      return areaAt(x);
+    }
+    double start = 0;
+    for (var s : sections) {
+      start += s.length;
+      if (start < whole - 1e-12 && Math.abs(start - x) < 0.5 * cell) {
+        return volume(x - 0.5 * cell, x + 0.5 * cell) / cell;
+      }
+    }
+    return areaAt(x);
   }
 
   /** Area at a distance from the start, m². */
