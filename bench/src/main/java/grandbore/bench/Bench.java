@@ -3,12 +3,20 @@ package grandbore.bench;
 import grandbore.core.build.Build;
 import grandbore.core.combination.Arrangement;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.demo.DemoChanges;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.prediction.WarmStarts;
+import grandbore.core.runs.RunQueue;
+import grandbore.core.runs.Study;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.InputSweepStudy;
+import grandbore.core.studies.LadderStudy;
+import grandbore.core.studies.SweepAxis;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -41,11 +49,41 @@ public final class Bench {
       time("cross-plane V8, full, 25 points", workers, () -> run(all, cross, 25, Fidelity.FULL));
       time("in-line four, full, 25 points", workers, () -> run(all, four, 25, Fidelity.FULL));
     }
+    studies(eight);
     var memory = Runtime.getRuntime();
     System.gc();
     System.out.printf(
         "heap in use after all of it: %d MB%n",
         (memory.totalMemory() - memory.freeMemory()) / (1024 * 1024));
+  }
+
+  /** Studies on a queue of their own each, so that none finds what another has run. */
+  private static void studies(Build build) {
+    var engine = BuiltEngine.asSpecified(build.combination());
+    var band = WantedBand.of(build.combination().brief());
+    var speeds = build.speeds().points(16);
+    var changes = DemoChanges.hillClimbEight();
+    time("V8, ladder, all pairs", () -> new LadderStudy(engine, changes, speeds, band, true));
+    var axes =
+        List.of(
+            SweepAxis.around(build.combination(), "intake.runnerLength", 9),
+            SweepAxis.around(build.combination(), "exhaust.primaryLength", 9));
+    time("V8, map of 9 by 9", () -> new InputSweepStudy(engine, axes, speeds, band));
+  }
+
+  private static void time(String what, Supplier<Study<?>> study) {
+    try (var queue = new RunQueue()) {
+      long start = System.nanoTime();
+      var run = queue.submit(study.get(), Urgency.STUDY);
+      var _ = run.await();
+      double seconds = (System.nanoTime() - start) / 1e9;
+      System.out.printf(
+          Locale.ROOT,
+          "%-34s %7.1f s, %.0f ms a curve of 16 speeds%n",
+          what,
+          seconds,
+          16e3 * seconds / run.progress().done());
+    }
   }
 
   private static Curve run(Predictor predictor, Build build, int points, Fidelity fidelity) {

@@ -10,6 +10,8 @@ import grandbore.core.combination.LiftTable;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DemoChanges;
 import grandbore.core.units.UnitSystem;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -41,6 +43,12 @@ class ChangesJsonTest {
       var none = new Change("Card for table", Map.of("cam.intakeTable", LiftTable.NONE));
       assertThat(ChangesJson.read(ChangesJson.write(List.of(none), units))).containsExactly(none);
     }
+  }
+
+  @Test
+  void theSchemaIsPublished() throws java.io.IOException {
+    assertThat(Files.readString(Path.of("../docs/formats/changes-1.schema.json")))
+        .isEqualTo(ChangesJson.schemaText());
   }
 
   @ParameterizedTest

@@ -2,9 +2,11 @@ package grandbore.desktop;
 
 import grandbore.core.clearances.Measurement;
 import grandbore.core.combination.Specs;
+import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.station.Station;
+import grandbore.desktop.weighing.SweepView;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -84,6 +86,20 @@ final class Guide {
   void toView(Station station, ViewName view) {
     rail.choose(station);
     press(pages.apply(station), "#" + view.id());
+  }
+
+  /** Sweeps the input that something on the page stands in; says so where it stands in none. */
+  void toSweep(Node focused) {
+    for (Node n = focused; n != null; n = n.getParent()) {
+      if (n instanceof InputField input) {
+        toView(Station.WEIGHING, ViewName.WEIGHING_SWEEP);
+        if (pages.apply(Station.WEIGHING).lookup(".sweep-view") instanceof SweepView sweep) {
+          sweep.sweep(input.path());
+        }
+        return;
+      }
+    }
+    say.accept("Sweep: put the cursor in an input first");
   }
 
   private static void press(Node page, String id) {

@@ -110,7 +110,7 @@ final class Workbench implements AutoCloseable {
           b.reading().ifPresent(guide::toReading);
           b.station().ifPresent(rail::choose);
         });
-    commands = commands();
+    commands = commands(guide);
     findable =
         new Findable(
             session, commands, guide::toInput, guide::toReading, rail::choose, guide::toView);
@@ -140,7 +140,7 @@ final class Workbench implements AutoCloseable {
   }
 
   /** All that a key does, and what can be found by its name. */
-  private List<Command> commands() {
+  private List<Command> commands(Guide guide) {
     var all = new ArrayList<Command>();
     all.add(Command.of("Find anything", "Shortcut+K", () -> sheets.find(findable::all)));
     all.add(Command.of("All keys", "F1", () -> sheets.keys(commands)));
@@ -155,10 +155,11 @@ final class Workbench implements AutoCloseable {
     all.add(Command.of("Text: normal, large, bench", "Shortcut+T", look::nextText));
     all.add(Command.of("Light or dark", "Shortcut+L", look::turn));
     all.add(Command.of("US or metric units", "Shortcut+U", session::turnUnits));
+    all.add(
+        Command.of(
+            "Sweep this input", "Shortcut+Shift+W", () -> guide.toSweep(scene.getFocusOwner())));
     for (var s : Station.values()) {
-      all.add(
-          Command.of(
-              "Station: " + s.title(), "Shortcut+" + (s.ordinal() + 1), () -> rail.choose(s)));
+      all.add(Command.of("Station: " + s.title(), s.key(), () -> rail.choose(s)));
     }
     return List.copyOf(all);
   }

@@ -5,10 +5,11 @@ import java.util.List;
 /**
  * What an engine came to over one input, or over two.
  *
+ * @param base the engine as it stands, from which all were begun
  * @param axes one or two
  * @param rungs as far as they were run: the last axis changes fastest
  */
-public record InputSweep(List<SweepAxis> axes, List<Rung> rungs) {
+public record InputSweep(Rung base, List<SweepAxis> axes, List<Rung> rungs) {
   public InputSweep {
     axes = List.copyOf(axes);
     rungs = List.copyOf(rungs);

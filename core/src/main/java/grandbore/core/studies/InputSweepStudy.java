@@ -2,6 +2,7 @@ package grandbore.core.studies;
 
 import grandbore.core.changes.DoesNotFit;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
@@ -9,6 +10,8 @@ import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
 
 /**
  * Curves of one engine over one of its inputs, or over two; each starts from where the engine as it
@@ -35,7 +38,10 @@ public record InputSweepStudy(
 
   @Override
   public String title() {
-    return "Sweep of " + String.join(" and ", axes.stream().map(SweepAxis::path).toList());
+    return "Sweep: "
+        + axes.stream()
+            .map(a -> Specs.field(a.path()).spec().label().toLowerCase(Locale.ROOT))
+            .collect(Collectors.joining(" and "));
   }
 
   @Override
@@ -49,6 +55,7 @@ public record InputSweepStudy(
     int fast = axes.getLast().values().size();
     desk.expect((1 + slow * fast) * speeds.size());
     var base = desk.base(engine, speeds, Fidelity.LIVE);
+    var stands = Rung.of(engine, base.curve(), band);
     var rungs = new ArrayList<Rung>();
     for (int i = 0; i < slow; i++) {
       for (int j = 0; j < fast; j++) {
@@ -62,9 +69,9 @@ public record InputSweepStudy(
           speeds.forEach(s -> desk.piece());
           rungs.add(Rung.refused(e));
         }
-        desk.show(new InputSweep(axes, rungs));
+        desk.show(new InputSweep(stands, axes, rungs));
       }
     }
-    return new InputSweep(axes, rungs);
+    return new InputSweep(stands, axes, rungs);
   }
 }

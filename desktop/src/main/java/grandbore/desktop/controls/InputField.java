@@ -129,6 +129,11 @@ public final class InputField extends VBox {
         field, given.with(given.si(), all[(given.provenance().ordinal() + 1) % all.length]));
   }
 
+  /** The input's path. */
+  public String path() {
+    return field.path();
+  }
+
   /** The name beside it, for rows of inputs. */
   public String label() {
     return field.spec().label();

@@ -40,7 +40,9 @@ public enum ViewName {
   VIEW_ONE("One speed", "view-one"),
   VIEW_ALL("All speeds", "view-all"),
   VIEW_LOSSES("Losses", "view-losses"),
-  VIEW_SLOW("Idle and cranking", "view-slow");
+  VIEW_SLOW("Idle and cranking", "view-slow"),
+  WEIGHING_BESIDE("Side by side", "weighing-beside"),
+  WEIGHING_SWEEP("Sweep", "weighing-sweep");
 
   private final String title;
   private final String id;

@@ -40,6 +40,9 @@ public final class LongSectionPage extends VBox implements FillsPage {
 
   private static final double GREAT_STEP = 10;
 
+  /** There is room for all of the head from here on, px. */
+  private static final double WIDE = 760;
+
   /** What the map shows where another build is laid over. */
   private enum Mapped {
     THIS,
@@ -55,6 +58,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private final ResultService service;
   private final ResultService otherService;
   private final Asking asking;
+  private final Label title = new Label();
   private final Label status = new Label();
   private final RunButton run = new RunButton("run-section", FRAME, () -> step(STEP));
   private final HBox compare = new HBox(4);
@@ -97,7 +101,12 @@ public final class LongSectionPage extends VBox implements FillsPage {
           section.turn();
           map.turn();
         });
-    widthProperty().subscribe(w -> section.draw());
+    widthProperty()
+        .subscribe(
+            w -> {
+              makeRoom();
+              section.draw();
+            });
     heightProperty().subscribe(h -> section.draw());
     section.widthProperty().subscribe(w -> section.draw());
     session.benchProperty().subscribe(b -> drawEngine());
@@ -107,7 +116,13 @@ public final class LongSectionPage extends VBox implements FillsPage {
           section.draw();
           show();
         });
-    session.overProperty().subscribe(o -> Page.show(compare, o != null));
+    session
+        .overProperty()
+        .subscribe(
+            o -> {
+              Page.show(compare, o != null);
+              makeRoom();
+            });
     setFocusTraversable(true);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
     sceneProperty().subscribe(s -> section.draw());
@@ -119,6 +134,13 @@ public final class LongSectionPage extends VBox implements FillsPage {
                 session.overProperty(),
                 rpm,
                 whose.placeProperty());
+  }
+
+  /** In a narrow page the choices go before the title, and before what is being solved. */
+  private void makeRoom() {
+    boolean wide = getWidth() >= WIDE;
+    Page.show(title, wide);
+    Page.show(status, wide || !compare.isVisible());
   }
 
   private void drawEngine() {
@@ -133,7 +155,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
   }
 
   private HBox head() {
-    var title = new Label("Engine");
+    title.setText("Engine");
     title.getStyleClass().add("page-title");
     title.setMinWidth(Region.USE_PREF_SIZE);
     status.setId("long-section-status");

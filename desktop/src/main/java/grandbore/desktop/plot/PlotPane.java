@@ -200,7 +200,8 @@ public final class PlotPane extends VBox {
     for (int k = 0; k < lines.size(); k++) {
       var color = colors[k % colors.length];
       renderer.setSeriesPaint(k, color);
-      renderer.setSeriesStroke(k, ChartDress.line(1.8f, DASHES[k % DASHES.length]));
+      renderer.setSeriesStroke(
+          k, ChartDress.line(1.8f, DASHES[(k + k / colors.length) % DASHES.length]));
       if (places.get(k) != null && lines.size() > 1) {
         name(lines.get(k).name(), places.get(k), color);
       }

@@ -96,6 +96,12 @@ public final class Books implements AutoCloseable {
     return book.pictures();
   }
 
+  /** Another build with its measured values in place, to hold beside the one on the bench. */
+  public CompletableFuture<Session.Over> other(long build) {
+    return open(build)
+        .thenApply(laid -> new Session.Over(build, laid.build(), Bench.of(laid).engine()));
+  }
+
   /** The dated copies of the book, the newest first. */
   public CompletableFuture<List<Backups.Backup>> backups() {
     return read(() -> book.backups().all());

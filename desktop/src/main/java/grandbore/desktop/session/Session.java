@@ -98,14 +98,13 @@ public final class Session implements AutoCloseable {
     long from = id();
     var _ =
         books
-            .open(other)
+            .other(other)
             .whenComplete(
                 (laid, e) -> {
                   if (e != null) {
                     refuse(Books.words(e));
                   } else if (id() == from) {
-                    var as = Bench.of(laid);
-                    over.set(new Over(other, laid.build(), as.engine()));
+                    over.set(laid);
                   }
                 });
   }

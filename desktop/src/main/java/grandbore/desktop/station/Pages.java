@@ -13,6 +13,7 @@ import grandbore.desktop.longsection.LongSectionPage;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.ResultsPage;
 import grandbore.desktop.session.Session;
+import grandbore.desktop.weighing.WeighingPage;
 import java.util.function.Consumer;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -79,6 +80,8 @@ public final class Pages {
       case BREATHING -> BreathingPage.make(session, curves, crank, rpm, look);
       case CLEARANCES -> BenchPage.make(session, curves, look, overlay);
       case PREDICTION -> new ResultsPage(session, curves, rpm, look);
+      case WEIGHING ->
+          WeighingPage.make(session, curves, look, group -> Station.ofGroup(group).title());
     };
   }
 }

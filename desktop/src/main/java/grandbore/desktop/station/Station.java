@@ -100,7 +100,12 @@ public enum Station {
       "Prediction",
       MaterialDesignC.CHART_BELL_CURVE,
       List.of(),
-      Set.of("mean_piston_speed", "displacement", "static_compression", "effective_compression"));
+      Set.of("mean_piston_speed", "displacement", "static_compression", "effective_compression")),
+  WEIGHING(
+      "Weighing up",
+      MaterialDesignS.SCALE_BALANCE,
+      List.of(),
+      Set.of("displacement", "static_compression"));
 
   private final String title;
   private final Ikon icon;
@@ -116,6 +121,11 @@ public enum Station {
 
   public String title() {
     return title;
+  }
+
+  /** The key that goes there. */
+  public String key() {
+    return "Shortcut+" + (this == WEIGHING ? "W" : String.valueOf(ordinal() + 1));
   }
 
   /** Where the inputs of a group stand. */
@@ -169,6 +179,9 @@ public enum Station {
     }
     if (this == PREDICTION) {
       return brief ? "" : "of this engine";
+    }
+    if (this == WEIGHING) {
+      return brief ? "" : "build against build";
     }
     int measured = 0;
     int all = 0;
@@ -247,6 +260,7 @@ public enum Station {
               ViewName.BENCH_BOOK);
       case PREDICTION ->
           List.of(ViewName.VIEW_ONE, ViewName.VIEW_ALL, ViewName.VIEW_LOSSES, ViewName.VIEW_SLOW);
+      case WEIGHING -> List.of(ViewName.WEIGHING_BESIDE, ViewName.WEIGHING_SWEEP);
     };
   }
 }

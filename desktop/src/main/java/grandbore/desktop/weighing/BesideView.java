@@ -1,0 +1,217 @@
+package grandbore.desktop.weighing;
+
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.CompareStudy;
+import grandbore.core.studies.CurveDifference;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.plot.Line;
+import grandbore.desktop.plot.PlotPane;
+import grandbore.desktop.results.Asking;
+import grandbore.desktop.results.ResultService;
+import grandbore.desktop.results.RunLine;
+import grandbore.desktop.results.Shown;
+import grandbore.desktop.session.Books;
+import grandbore.desktop.session.Session;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** Two to six builds: their curves, what each has over the one on the bench, where they differ. */
+final class BesideView extends VBox {
+  private static final int MOST_OTHERS = 5;
+  private static final int POINTS = 16;
+
+  private final Session session;
+  private final UnaryOperator<String> station;
+  private final ResultService service;
+  private final Asking asking;
+  private final MenuButton add = new MenuButton("Add a build");
+  private final FlowPane chosen = new FlowPane(6, 4);
+  private final Label empty =
+      Page.hint("Add a build of the book: it is held against the one on the bench.");
+  private final VBox found = new VBox(10);
+  private final Label status = Page.hint("");
+  private final PlotPane power;
+  private final PlotPane gain;
+  private final List<Session.Over> others = new ArrayList<>();
+
+  BesideView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
+    super(10);
+    this.session = session;
+    this.station = station;
+    service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
+    power = new PlotPane(look, "beside-power", "Power", "%.0f");
+    gain = new PlotPane(look, "beside-gain", "Torque gained over the build on the bench", "%.1f");
+    asking =
+        new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
+    add.setId("beside-add");
+    add.setMinWidth(USE_PREF_SIZE);
+    add.setOnShowing(e -> offer());
+    // A menu without an item does not open.
+    add.getItems().add(new MenuItem());
+    chosen.setAlignment(Pos.CENTER_LEFT);
+    status.setId("beside-status");
+    getChildren()
+        .addAll(
+            chosen, empty, new RunLine("beside-run", service, () -> asking(true)), status, found);
+    if (session.overProperty().get() != null) {
+      others.add(session.overProperty().get());
+    }
+    session.books().buildsProperty().subscribe(b -> chips());
+    session.buildProperty().subscribe(b -> chips());
+  }
+
+  private void asking(boolean again) {
+    if (again) {
+      asking.again();
+    } else {
+      asking.soon();
+    }
+  }
+
+  /** The builds of the book that are not beside already. */
+  private void offer() {
+    add.getItems().clear();
+    for (var b : session.books().builds()) {
+      boolean beside = b.id() == session.id() || others.stream().anyMatch(o -> o.id() == b.id());
+      if (b.isSound() && !beside) {
+        var item = new MenuItem(b.name());
+        item.setId("beside-" + b.id());
+        item.setOnAction(e -> put(b.id()));
+        add.getItems().add(item);
+      }
+    }
+    if (add.getItems().isEmpty()) {
+      var none = new MenuItem("The book has no other build");
+      none.setDisable(true);
+      add.getItems().add(none);
+    }
+  }
+
+  private void put(long build) {
+    var _ =
+        session
+            .books()
+            .other(build)
+            .whenComplete(
+                (other, e) -> {
+                  if (e != null) {
+                    status.setText("✕ " + Books.words(e));
+                  } else if (others.size() < MOST_OTHERS) {
+                    others.add(other);
+                    chips();
+                    asking(false);
+                  }
+                });
+  }
+
+  private void chips() {
+    others.removeIf(o -> o.id() == session.id());
+    var base = new Label(session.build().name() + ", on the bench");
+    base.setId("beside-base");
+    chosen.getChildren().setAll(base);
+    for (var o : others) {
+      var chip = new Button(o.build().name() + "  ×");
+      chip.setId("beside-chip-" + o.id());
+      chip.getStyleClass().add("small");
+      chip.setAccessibleText("Take " + o.build().name() + " away");
+      chip.setMinWidth(USE_PREF_SIZE);
+      chip.setOnAction(
+          e -> {
+            others.remove(o);
+            chips();
+            asking(false);
+          });
+      chosen.getChildren().add(chip);
+    }
+    chosen.getChildren().add(add);
+    add.setDisable(others.size() >= MOST_OTHERS);
+    Page.show(empty, others.isEmpty());
+    Page.show(found, !others.isEmpty() && !found.getChildren().isEmpty());
+    if (others.isEmpty()) {
+      service.cancel();
+      status.setText("");
+      found.getChildren().clear();
+    }
+  }
+
+  private void solve() {
+    if (others.isEmpty()) {
+      asking.forget();
+      return;
+    }
+    var engines = new ArrayList<BuiltEngine>();
+    var names = new ArrayList<String>();
+    engines.add(session.engine());
+    names.add(session.build().name());
+    for (var o : others) {
+      engines.add(o.engine());
+      names.add(o.build().name());
+    }
+    var units = session.build().units();
+    if (!asking.isNew(engines.stream().map(BuiltEngine::key).toList(), names, units)) {
+      return;
+    }
+    var band = WantedBand.of(session.build().combination().brief());
+    found.setOpacity(0.45);
+    service.ask(
+        new CompareStudy(engines, session.build().speeds().points(POINTS), Fidelity.PLACED),
+        curves -> show(engines, names, curves, band, new Shown(units)));
+  }
+
+  private void show(
+      List<BuiltEngine> engines,
+      List<String> names,
+      List<Curve> curves,
+      WantedBand band,
+      Shown shown) {
+    found.setOpacity(1);
+    status.setText("");
+    var powers = new ArrayList<Line>();
+    var gains = new ArrayList<Line>();
+    for (int i = 0; i < curves.size(); i++) {
+      powers.add(line(names.get(i), curves.get(i), shown));
+      var more = CurveDifference.of(curves.getFirst(), curves.get(i)).points();
+      gains.add(
+          new Line(
+              i == 0 ? "on the bench" : names.get(i),
+              more.stream().mapToDouble(CurveDifference.Point::rpm).toArray(),
+              more.stream().mapToDouble(p -> shown.torque().fromSi(p.torque())).toArray()));
+    }
+    power.show("rpm", shown.power().symbol(), powers, band.from(), band.to());
+    gain.show("rpm", shown.torque().symbol(), gains, band.from(), band.to());
+    var parts = new ArrayList<Node>();
+    parts.add(PlotPane.pair(power, gain));
+    parts.add(new BesideFigures(engines, names, curves, band, shown.units()));
+    parts.add(
+        new BesideInputs(
+            engines.stream().map(BuiltEngine::combination).toList(),
+            names,
+            shown.units(),
+            station));
+    found.getChildren().setAll(parts);
+    Page.show(found, true);
+  }
+
+  private static Line line(String name, Curve curve, Shown shown) {
+    var points = curve.settled();
+    return new Line(
+        name,
+        points.stream().mapToDouble(p -> p.rpm()).toArray(),
+        points.stream().mapToDouble(p -> shown.power().fromSi(p.power())).toArray());
+  }
+}

@@ -1,0 +1,68 @@
+package grandbore.desktop.weighing;
+
+import grandbore.core.studies.InputSweep;
+import grandbore.core.studies.Repeatability;
+import grandbore.core.studies.Rung;
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.IntStream;
+
+/** What each value of a swept input comes to, a column a value. */
+final class SweepTable extends SideTable {
+  SweepTable(InputSweep sweep, Quantity quantity, UnitSystem units) {
+    super(
+        "Value by value",
+        IntStream.range(0, sweep.rungs().size())
+            .mapToObj(i -> quantity.show(sweep.value(0, i), units))
+            .toList());
+    setId("sweep-table");
+    double base = sweep.base().power();
+    var power = Quantity.POWER.unit(units);
+    line(
+        "Average power, " + power.symbol(),
+        each(
+            sweep, r -> Double.isNaN(r.power()) ? "–" : "%.1f".formatted(power.fromSi(r.power()))));
+    line(
+        "Gained over the build as it stands",
+        each(
+            sweep,
+            r -> {
+              double gain = r.power() - base;
+              return Double.isNaN(gain)
+                  ? "–"
+                  : Repeatability.tells(gain, base)
+                      ? "%+.1f".formatted(power.fromSi(gain))
+                      : "none";
+            }));
+    line(
+        "Most power, " + power.symbol(),
+        each(
+            sweep,
+            r ->
+                r.figures()
+                    .map(
+                        f ->
+                            "%.0f at %,.0f"
+                                .formatted(power.fromSi(f.power().power()), f.power().rpm()))
+                    .orElse("–")));
+    line(
+        "Most torque, " + Quantity.TORQUE.unit(units).symbol(),
+        each(
+            sweep,
+            r ->
+                r.figures()
+                    .map(
+                        f ->
+                            "%.0f at %,.0f"
+                                .formatted(
+                                    Quantity.TORQUE.unit(units).fromSi(f.torque().torque()),
+                                    f.torque().rpm()))
+                    .orElse(r.refused().isEmpty() ? "–" : "does not fit")));
+  }
+
+  private static List<String> each(InputSweep sweep, Function<Rung, String> says) {
+    return sweep.rungs().stream().map(says).toList();
+  }
+}

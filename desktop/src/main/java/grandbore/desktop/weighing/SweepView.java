@@ -1,0 +1,288 @@
+package grandbore.desktop.weighing;
+
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Specs;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.CurveDifference;
+import grandbore.core.studies.InputSweep;
+import grandbore.core.studies.InputSweepStudy;
+import grandbore.core.studies.Repeatability;
+import grandbore.core.studies.Rung;
+import grandbore.core.studies.SweepAxis;
+import grandbore.core.units.Entry;
+import grandbore.core.units.Quantity;
+import grandbore.desktop.controls.CommitField;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Refusal;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.plot.Line;
+import grandbore.desktop.plot.PlotPane;
+import grandbore.desktop.results.Asking;
+import grandbore.desktop.results.ResultService;
+import grandbore.desktop.results.RunLine;
+import grandbore.desktop.results.Shown;
+import grandbore.desktop.session.Session;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** One input over a range: a fan of curves, what each value gives, the best one taken over. */
+public final class SweepView extends VBox {
+  private static final int POINTS = 12;
+  private static final int STEPS = 7;
+
+  private final Session session;
+  private final ResultService service;
+  private final Asking asking;
+  private final ComboBox<String> stations = new ComboBox<>();
+  private final ComboBox<Specs.Field> inputs = new ComboBox<>();
+  private final Refusal refusal = new Refusal();
+  private final CommitField from = new CommitField("sweep from", t -> range(t, true), refusal);
+  private final CommitField to = new CommitField("sweep to", t -> range(t, false), refusal);
+  private final Label unit = new Label();
+  private final Label status = Page.hint("");
+  private final Button take = Page.button("Take it into the build", "sweep-take");
+  private final VBox table = new VBox();
+  private final PlotPane fan;
+  private final PlotPane average;
+  private final UnaryOperator<String> station;
+  private Specs.Field field = Specs.field("exhaust.primaryLength");
+  private SweepAxis axis;
+  private InputSweep found;
+  private boolean choosing;
+
+  SweepView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
+    super(10);
+    this.session = session;
+    this.station = station;
+    getStyleClass().add("sweep-view");
+    service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
+    fan = new PlotPane(look, "sweep-fan", "Torque gained over the build as it stands", "%.1f");
+    average = new PlotPane(look, "sweep-average", "Average power over the band", "%.1f");
+    asking =
+        new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
+    stations.setId("sweep-station");
+    stations.setAccessibleText("station of the input");
+    stations
+        .getItems()
+        .setAll(Specs.fields().stream().map(f -> station.apply(f.group())).distinct().toList());
+    stations.setOnAction(e -> chosenStation());
+    inputs.setId("sweep-input");
+    inputs.setAccessibleText("input that is swept");
+    inputs.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Specs.Field f) {
+            return f == null ? "" : f.spec().label();
+          }
+
+          @Override
+          public Specs.Field fromString(String text) {
+            return null;
+          }
+        });
+    inputs.setOnAction(e -> chosenInput());
+    from.setId("sweep-from");
+    to.setId("sweep-to");
+    unit.getStyleClass().add("unit");
+    status.setId("sweep-status");
+    take.setOnAction(e -> take());
+    Page.show(take, false);
+    var row =
+        new FlowPane(8, 4, stations, inputs, new Label("from"), from, new Label("to"), to, unit);
+    row.setAlignment(Pos.CENTER_LEFT);
+    var says = new FlowPane(10, 4, status, take);
+    says.setAlignment(Pos.CENTER_LEFT);
+    status.setWrapText(false);
+    getChildren()
+        .addAll(
+            row,
+            refusal,
+            new RunLine("sweep-run", service, asking::again),
+            says,
+            PlotPane.pair(fan, average),
+            table);
+    sweep(field.path());
+    session.buildProperty().subscribe(b -> around());
+  }
+
+  /** Sweeps an input, a fifth up and down from where it stands. */
+  public void sweep(String path) {
+    field = Specs.field(path);
+    choosing = true;
+    stations.setValue(station.apply(field.group()));
+    fields();
+    inputs.setValue(field);
+    choosing = false;
+    axis = null;
+    around();
+    asking.soon();
+  }
+
+  private void fields() {
+    inputs
+        .getItems()
+        .setAll(
+            Specs.fields().stream()
+                .filter(f -> station.apply(f.group()).equals(stations.getValue()))
+                .toList());
+  }
+
+  private void chosenStation() {
+    if (!choosing && stations.getValue() != null) {
+      choosing = true;
+      fields();
+      choosing = false;
+      inputs.setValue(inputs.getItems().getFirst());
+    }
+  }
+
+  private void chosenInput() {
+    if (!choosing && inputs.getValue() != null) {
+      sweep(inputs.getValue().path());
+    }
+  }
+
+  private Quantity quantity() {
+    return field.spec().quantity();
+  }
+
+  /** The range as it stands; a new one where there is none. */
+  private void around() {
+    var units = session.build().units();
+    refusal.clear();
+    if (axis == null) {
+      try {
+        axis = SweepAxis.around(session.engine().combination(), field.path(), STEPS);
+      } catch (InvalidInput e) {
+        from.show("");
+        to.show("");
+        unit.setText("");
+        refusal.say("Not known here: write from where to where");
+        return;
+      }
+    }
+    from.show(quantity().number(axis.values().getFirst(), units));
+    to.show(quantity().number(axis.values().getLast(), units));
+    unit.setText(InputField.symbol(quantity(), units));
+  }
+
+  private void range(String typed, boolean first) {
+    var units = session.build().units();
+    double si = Entry.parse(typed, quantity(), units, 0);
+    String other = first ? to.getText() : from.getText();
+    if (other.isBlank()) {
+      return;
+    }
+    double there = Entry.parse(other, quantity(), units, 0);
+    axis = SweepAxis.over(field.path(), first ? si : there, first ? there : si, STEPS);
+    around();
+    asking.soon();
+  }
+
+  private void solve() {
+    if (axis == null) {
+      return;
+    }
+    var units = session.build().units();
+    var band = WantedBand.of(session.build().combination().brief());
+    var engine = session.engine();
+    if (!asking.isNew(engine.key(), axis, band, units)) {
+      return;
+    }
+    found = null;
+    Page.show(take, false);
+    status.setText("");
+    service.ask(
+        new InputSweepStudy(engine, List.of(axis), session.build().speeds().points(POINTS), band),
+        this::draw,
+        sweep -> {
+          draw(sweep);
+          conclude(sweep);
+        });
+  }
+
+  private void draw(InputSweep sweep) {
+    var shown = new Shown(session.build().units());
+    var gains = new ArrayList<Line>();
+    var at = new ArrayList<Double>();
+    var averages = new ArrayList<Double>();
+    for (int i = 0; i < sweep.rungs().size(); i++) {
+      var rung = sweep.rungs().get(i);
+      at.add(quantity().unit(shown.units()).fromSi(sweep.value(0, i)));
+      averages.add(shown.power().fromSi(rung.power()));
+      if (rung.curve().isPresent() && sweep.base().curve().isPresent()) {
+        var more = CurveDifference.of(sweep.base().curve().get(), rung.curve().get()).points();
+        gains.add(
+            new Line(
+                quantity().show(sweep.value(0, i), shown.units()),
+                more.stream().mapToDouble(CurveDifference.Point::rpm).toArray(),
+                more.stream().mapToDouble(p -> shown.torque().fromSi(p.torque())).toArray()));
+      }
+    }
+    var band = WantedBand.of(session.build().combination().brief());
+    fan.show("rpm", shown.torque().symbol(), gains, band.from(), band.to());
+    average.show(
+        field.spec().label().toLowerCase(Locale.ROOT)
+            + ", "
+            + InputField.symbol(quantity(), shown.units()),
+        shown.power().symbol(),
+        List.of(new Line("average power", array(at), array(averages))));
+    table.getChildren().setAll(new SweepTable(sweep, quantity(), shown.units()));
+  }
+
+  private static double[] array(List<Double> values) {
+    return values.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  private void conclude(InputSweep sweep) {
+    found = sweep;
+    var units = session.build().units();
+    int best = sweep.best();
+    var refused = sweep.rungs().stream().map(Rung::refused).filter(r -> !r.isEmpty()).findFirst();
+    if (best < 0) {
+      status.setText("✕ none of these settles" + refused.map(r -> ": " + r).orElse(""));
+      return;
+    }
+    double power = sweep.rungs().get(best).power();
+    double least =
+        sweep.rungs().stream()
+            .mapToDouble(Rung::power)
+            .filter(p -> !Double.isNaN(p))
+            .min()
+            .orElse(power);
+    if (!Repeatability.tells(power - least, power)) {
+      status.setText("No difference it can tell over this range.");
+      return;
+    }
+    boolean end = best == 0 || best == sweep.rungs().size() - 1;
+    boolean stands = sweep.value(0, best) == field.get(session.engine().combination()).si();
+    status.setText(
+        "%s at %s: %s on the average%s%s"
+            .formatted(
+                stands ? "It stands at its best here," : "Most",
+                quantity().show(sweep.value(0, best), units),
+                Quantity.POWER.show(power, units),
+                end ? ", at the end of the range" : "",
+                refused.map(r -> ". Some do not fit: " + r).orElse("")));
+    Page.show(take, !stands);
+  }
+
+  private void take() {
+    double value = found.value(0, found.best());
+    var given = field.get(session.build().combination());
+    Page.show(take, false);
+    session.put(field, given.with(value, given.provenance()));
+  }
+}

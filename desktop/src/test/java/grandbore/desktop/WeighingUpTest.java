@@ -1,0 +1,133 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import grandbore.book.BuildDocument;
+import grandbore.core.combination.Given;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.runs.Urgency;
+import grandbore.desktop.station.Station;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** Builds side by side, and an input swept from where it stands to the best of it in the build. */
+class WeighingUpTest extends BenchTest {
+  @Override
+  Station station() {
+    return Station.BREATHING;
+  }
+
+  @Override
+  boolean studies() {
+    return true;
+  }
+
+  @Override
+  List<BuildDocument> documents() {
+    var four = DemoBuilds.paddockFour();
+    var c = four.combination();
+    var ratio = (Given) c.at("compression.chamberVolume");
+    var tight =
+        four.with(
+            c.with("compression.chamberVolume", ratio.with(0.93 * ratio.si(), ratio.provenance()))
+                .named("Tight four"));
+    return List.of(
+        new BuildDocument(four, List.of()),
+        new BuildDocument(tight, List.of()),
+        new BuildDocument(four.with(c.named("The same again")), List.of()));
+  }
+
+  private void go(String view) {
+    robot.interact(() -> bench.rail().choose(Station.WEIGHING));
+    view(view);
+  }
+
+  /** All words under a node. */
+  private List<String> words(String id) {
+    var all = new ArrayList<String>();
+    robot.interact(() -> collect(robot.lookup(id).query(), all));
+    return all;
+  }
+
+  private static void collect(Node node, List<String> into) {
+    if (node instanceof Labeled l && l.isVisible()) {
+      into.add(l.getText());
+    }
+    if (node instanceof Parent p) {
+      p.getChildrenUnmodifiable().forEach(c -> collect(c, into));
+    }
+  }
+
+  @Test
+  void twoBuildsAreHeldAgainstTheOneOnTheBench() {
+    go("weighing-beside");
+    robot.clickOn("#beside-add").clickOn("#beside-2");
+    until("their figures", () -> isShown("#beside-figures"));
+    robot.clickOn("#beside-add").clickOn("#beside-3");
+    until(
+        "both",
+        () -> isShown("#beside-figures") && words("#beside-figures").contains("The same again"));
+    var figures = words("#beside-figures");
+    int gained = figures.indexOf("Gained by it");
+    // More compression gives more; the same again nothing that can be told.
+    assertThat(figures.get(gained + 2)).startsWith("+").endsWith("kW");
+    assertThat(figures.get(gained + 3)).isEqualTo("no difference it can tell");
+    var inputs = words("#beside-inputs");
+    assertThat(inputs).contains("Compression", "Chamber volume");
+    assertThat(inputs).doesNotContain("Breathing");
+    // One taken away is gone from the table, and comes back from the list.
+    robot.clickOn("#beside-chip-3");
+    until("one of them", () -> !words("#beside-figures").contains("The same again"));
+    robot.clickOn("#beside-chip-2");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(robot.lookup("#beside-figures").tryQuery()).isEmpty();
+  }
+
+  /** One key from an input to its sweep; the best value goes into the build, and back by undo. */
+  @Test
+  void anInputIsSweptAndItsBestTakenOver() {
+    edit(
+        "intake.runnerLength",
+        ((Given) combination().at("intake.runnerLength"))
+            .with(0.18, grandbore.core.combination.Provenance.CARD));
+    double before = combination().intake().runnerLength().si();
+    robot.interact(() -> robot.lookup("#intake-runnerLength-text").query().requestFocus());
+    robot
+        .press(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.W)
+        .release(KeyCode.W, KeyCode.SHIFT, KeyCode.CONTROL);
+    until("the station", () -> bench.rail().chosenProperty().get() == Station.WEIGHING);
+    assertThat(robot.lookup("#sweep-input").<ComboBox<?>>query().getValue().toString())
+        .contains("runnerLength");
+    until("its end", () -> !text("#sweep-status").isEmpty());
+    assertThat(text("#sweep-status")).startsWith("Most at");
+    assertThat(words("#sweep-table")).contains("Average power, kW", "none");
+    press("#sweep-take");
+    double after = combination().intake().runnerLength().si();
+    assertThat(after).isNotEqualTo(before);
+    assertThat(text("#sweep-from")).isNotEmpty();
+    // What was taken over is swept about anew only when it is asked for; the range stays.
+    until("its new end", () -> text("#sweep-status").startsWith("It stands at its best"));
+    robot.clickOn("#undo");
+    until("undone", () -> combination().intake().runnerLength().si() == before);
+  }
+
+  @Test
+  void aRangeOutOfBoundsIsRefusedAndWhatIsUnknownAsksForOne() {
+    bench.curves().runs().hold(Urgency.STUDY);
+    go("weighing-sweep");
+    type("#sweep-to", "9000");
+    assertThat(words(".sweep-view"))
+        .anyMatch(w -> w.contains("Primary length") && w.contains("allowed"));
+    assertThat(text("#sweep-to")).isEqualTo("9000");
+    type("#sweep-to", "1000");
+    assertThat(words(".sweep-view")).noneMatch(w -> w.contains("allowed"));
+    until("it waits", () -> !bench.curves().runs().isIdle());
+  }
+}
