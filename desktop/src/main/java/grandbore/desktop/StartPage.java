@@ -6,6 +6,7 @@ import grandbore.book.BuildJson;
 import grandbore.book.ShopBook;
 import grandbore.book.TextFile;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.demo.DemoChanges;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.builds.NewBuildPage;
 import grandbore.desktop.controls.Page;
@@ -167,6 +168,7 @@ final class StartPage extends VBox {
   /** Puts the demo's builds into a book; the one with readings is opened first. */
   static void demo(ShopBook book) {
     book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
+    book.add(new BuildDocument(DemoChanges.madeOnTheEight(), List.of()));
     book.add(
         new BuildDocument(
             DemoBuilds.hillClimbEight(),

@@ -1,5 +1,6 @@
 package grandbore.core.demo;
 
+import grandbore.core.build.Build;
 import grandbore.core.changes.Change;
 import grandbore.core.changes.Cost;
 import grandbore.core.combination.Given;
@@ -54,6 +55,16 @@ public final class DemoChanges {
             Map.of(
                 "intake.runnerLength", length(6.6),
                 "intake.plenumVolume", card(1600, Measure.CUBIC_CENTIMETRES, Quantity.VOLUME))));
+  }
+
+  /** The V8 as it would be with all of them. */
+  public static Build madeOnTheEight() {
+    var build = DemoBuilds.hillClimbEight();
+    var c = build.combination();
+    for (var change : hillClimbEight()) {
+      c = change.on(c);
+    }
+    return build.with(c.named("Hill-climb V8, next winter"));
   }
 
   private static Change change(

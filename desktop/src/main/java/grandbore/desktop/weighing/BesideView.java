@@ -65,6 +65,7 @@ final class BesideView extends VBox {
     add.getItems().add(new MenuItem());
     chosen.setAlignment(Pos.CENTER_LEFT);
     status.setId("beside-status");
+    status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     getChildren()
         .addAll(
             chosen, empty, new RunLine("beside-run", service, () -> asking(true)), status, found);

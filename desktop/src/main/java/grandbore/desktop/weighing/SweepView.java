@@ -97,6 +97,7 @@ public final class SweepView extends VBox {
     to.setId("sweep-to");
     unit.getStyleClass().add("unit");
     status.setId("sweep-status");
+    status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     take.setOnAction(e -> take());
     Page.show(take, false);
     var row =
@@ -267,16 +268,17 @@ public final class SweepView extends VBox {
       return;
     }
     boolean end = best == 0 || best == sweep.rungs().size() - 1;
-    boolean stands = sweep.value(0, best) == field.get(session.engine().combination()).si();
+    boolean gains = Repeatability.tells(power - sweep.base().power(), power);
     status.setText(
-        "%s at %s: %s on the average%s%s"
-            .formatted(
-                stands ? "It stands at its best here," : "Most",
-                quantity().show(sweep.value(0, best), units),
-                Quantity.POWER.show(power, units),
-                end ? ", at the end of the range" : "",
-                refused.map(r -> ". Some do not fit: " + r).orElse("")));
-    Page.show(take, !stands);
+        gains
+            ? "Most at %s: %s on the average%s%s"
+                .formatted(
+                    quantity().show(sweep.value(0, best), units),
+                    Quantity.POWER.show(power, units),
+                    end ? ", at the end of the range" : "",
+                    refused.map(r -> ". Some do not fit: " + r).orElse(""))
+            : "It stands at its best here: no value gives more that it can tell.");
+    Page.show(take, gains);
   }
 
   private void take() {
