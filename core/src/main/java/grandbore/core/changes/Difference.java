@@ -8,6 +8,7 @@ import grandbore.core.combination.Worksheet;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 
 /**
@@ -55,12 +56,16 @@ public record Difference(String path, List<Object> values) {
     };
   }
 
-  /** What it is called. */
+  /** What it is called; a choice by the part and what is chosen of it. */
   public String label() {
     return Specs.fields().stream()
         .filter(f -> f.path().equals(path))
         .findFirst()
         .map(f -> f.spec().label())
-        .orElse(path.substring(path.indexOf('.') + 1));
+        .orElseGet(
+            () ->
+                path.replace('.', ' ')
+                    .replaceAll("([a-z])([A-Z])", "$1 $2")
+                    .toLowerCase(Locale.ROOT));
   }
 }

@@ -40,6 +40,9 @@ class ChangeTest {
     assertThat(Difference.among(List.of(EIGHT, after)))
         .extracting(Difference::path)
         .containsExactlyInAnyOrder("exhaust.kind", "exhaust.primaryLength");
+    assertThat(Difference.among(List.of(EIGHT, after)))
+        .extracting(Difference::label)
+        .containsExactlyInAnyOrder("exhaust kind", "Primary length");
     assertThat(after.exhaust().kind()).isEqualTo(Exhaust.Kind.STEPPED);
     assertThat(after.at("exhaust.primaryLength"))
         .isEqualTo(longer.sets().get("exhaust.primaryLength"));

@@ -67,21 +67,12 @@ final class BesideView extends VBox {
     status.setId("beside-status");
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     getChildren()
-        .addAll(
-            chosen, empty, new RunLine("beside-run", service, () -> asking(true)), status, found);
+        .addAll(chosen, empty, new RunLine("beside-run", service, asking::again), status, found);
     if (session.overProperty().get() != null) {
       others.add(session.overProperty().get());
     }
     session.books().buildsProperty().subscribe(b -> chips());
     session.buildProperty().subscribe(b -> chips());
-  }
-
-  private void asking(boolean again) {
-    if (again) {
-      asking.again();
-    } else {
-      asking.soon();
-    }
   }
 
   /** The builds of the book that are not beside already. */
@@ -115,7 +106,7 @@ final class BesideView extends VBox {
                   } else if (others.size() < MOST_OTHERS) {
                     others.add(other);
                     chips();
-                    asking(false);
+                    asking.soon();
                   }
                 });
   }
@@ -135,7 +126,7 @@ final class BesideView extends VBox {
           e -> {
             others.remove(o);
             chips();
-            asking(false);
+            asking.soon();
           });
       chosen.getChildren().add(chip);
     }
@@ -164,13 +155,15 @@ final class BesideView extends VBox {
       names.add(o.build().name());
     }
     var units = session.build().units();
-    if (!asking.isNew(engines.stream().map(BuiltEngine::key).toList(), names, units)) {
+    var band = WantedBand.of(session.build().combination().brief());
+    var speeds = session.build().speeds().points(POINTS);
+    var keys = engines.stream().map(BuiltEngine::key).toList();
+    if (!asking.isNew(keys, names, units, band, speeds)) {
       return;
     }
-    var band = WantedBand.of(session.build().combination().brief());
     found.setOpacity(0.45);
     service.ask(
-        new CompareStudy(engines, session.build().speeds().points(POINTS), Fidelity.PLACED),
+        new CompareStudy(engines, speeds, Fidelity.PLACED),
         curves -> show(engines, names, curves, band, new Shown(units)));
   }
 

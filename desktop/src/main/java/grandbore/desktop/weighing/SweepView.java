@@ -285,6 +285,11 @@ public final class SweepView extends VBox {
     double value = found.value(0, found.best());
     var given = field.get(session.build().combination());
     Page.show(take, false);
+    if (given.si() != field.get(session.engine().combination()).si()) {
+      // What was read stands over what is specified.
+      status.setText("It was read on this engine: the new part is to be read in its place.");
+      return;
+    }
     session.put(field, given.with(value, given.provenance()));
   }
 }
