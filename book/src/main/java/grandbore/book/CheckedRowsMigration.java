@@ -6,9 +6,7 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
-import org.flywaydb.core.api.migration.JavaMigration;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
 
@@ -16,7 +14,7 @@ import org.jdbi.v3.core.Jdbi;
  * Brings a book to version 3: revisions packed, every row with its checksum and its link, a row a
  * build for the list, and a name of the book's own by which its backups are known.
  */
-final class CheckedRowsMigration implements JavaMigration {
+final class CheckedRowsMigration extends BookMigration {
   private static final List<String> BEFORE =
       List.of(
           "DROP TRIGGER reading_is_kept",
@@ -64,24 +62,8 @@ final class CheckedRowsMigration implements JavaMigration {
         .formatted(name, what, table, why);
   }
 
-  @Override
-  public MigrationVersion getVersion() {
-    return MigrationVersion.fromVersion("3");
-  }
-
-  @Override
-  public String getDescription() {
-    return "checked rows";
-  }
-
-  @Override
-  public Integer getChecksum() {
-    return null;
-  }
-
-  @Override
-  public boolean canExecuteInTransaction() {
-    return true;
+  CheckedRowsMigration() {
+    super(3, "checked rows");
   }
 
   @Override

@@ -1,36 +1,18 @@
 package grandbore.book;
 
 import java.sql.SQLException;
-import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
-import org.flywaydb.core.api.migration.JavaMigration;
 
 /**
  * Brings a book to version 4: the list of builds shows how much of each is measured. A book that
  * came from before version 3 has the column already.
  */
-final class MeasuredShareMigration implements JavaMigration {
+final class MeasuredShareMigration extends BookMigration {
   private static final String COLUMN =
       "SELECT 1 FROM pragma_table_info('shelf') WHERE name = 'measured'";
 
-  @Override
-  public MigrationVersion getVersion() {
-    return MigrationVersion.fromVersion("4");
-  }
-
-  @Override
-  public String getDescription() {
-    return "measured share";
-  }
-
-  @Override
-  public Integer getChecksum() {
-    return null;
-  }
-
-  @Override
-  public boolean canExecuteInTransaction() {
-    return true;
+  MeasuredShareMigration() {
+    super(4, "measured share");
   }
 
   @Override

@@ -1,5 +1,6 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.studies.CurveFigures;
 import grandbore.core.studies.InputSweep;
 import grandbore.core.studies.Repeatability;
 import grandbore.core.studies.Rung;
@@ -7,6 +8,7 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
 /** What each value of a swept input comes to, a column a value. */
@@ -38,28 +40,19 @@ final class SweepTable extends SideTable {
             }));
     line(
         "Most power, " + power.symbol(),
-        each(
-            sweep,
-            r ->
-                r.figures()
-                    .map(
-                        f ->
-                            "%.0f at %,.0f"
-                                .formatted(power.fromSi(f.power().power()), f.power().rpm()))
-                    .orElse("–")));
+        each(sweep, r -> top(r, f -> power.fromSi(f.power().power()), f -> f.power().rpm())));
+    var torque = Quantity.TORQUE.unit(units);
     line(
-        "Most torque, " + Quantity.TORQUE.unit(units).symbol(),
-        each(
-            sweep,
-            r ->
-                r.figures()
-                    .map(
-                        f ->
-                            "%.0f at %,.0f"
-                                .formatted(
-                                    Quantity.TORQUE.unit(units).fromSi(f.torque().torque()),
-                                    f.torque().rpm()))
-                    .orElse(r.refused().isEmpty() ? "–" : "does not fit")));
+        "Most torque, " + torque.symbol(),
+        each(sweep, r -> top(r, f -> torque.fromSi(f.torque().torque()), f -> f.torque().rpm())));
+  }
+
+  private static String top(
+      Rung rung, ToDoubleFunction<CurveFigures> value, ToDoubleFunction<CurveFigures> rpm) {
+    String none = rung.refused().isEmpty() ? "–" : "does not fit";
+    return rung.figures()
+        .map(f -> "%.0f at %,.0f".formatted(value.applyAsDouble(f), rpm.applyAsDouble(f)))
+        .orElse(none);
   }
 
   private static List<String> each(InputSweep sweep, Function<Rung, String> says) {
