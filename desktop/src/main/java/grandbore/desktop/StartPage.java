@@ -104,7 +104,7 @@ final class StartPage extends VBox {
     choice(
         "See the demo engine",
         "start-demo",
-        "An invented V8 and an invented in-line four with their readings, to look around and try.",
+        "An invented V8, the same with next winter's parts, and an in-line four, to look around.",
         () -> {
           demo(e.book());
           return Door.of(e.book());
