@@ -21,9 +21,6 @@ import javafx.scene.layout.Region;
  * One line along the foot: trouble first, then what is outside its band, then how the curve went.
  */
 final class FootLine extends HBox {
-  /** From this width on there is room for words on both sides, px. */
-  private static final double NARROW = 1100;
-
   /** Of a list that is read at once. */
   private static final int MOST = 24;
 
@@ -31,6 +28,7 @@ final class FootLine extends HBox {
   private final Label words = new Label();
   private final Label speed = new Label();
   private final Button more = new Button();
+  private final FootRuns runs;
   private Consumer<Bite> open = b -> {};
   private List<Bite> bites = List.of();
   private String said = "";
@@ -51,10 +49,8 @@ final class FootLine extends HBox {
     Page.show(more, false);
     setSpacing(10);
     setAlignment(Pos.CENTER_LEFT);
-    var runs = new FootRuns(service.runs());
+    runs = new FootRuns(service.runs());
     getChildren().addAll(words, more, space, runs, speed);
-    widthProperty().subscribe(w -> runs.narrow(w.doubleValue() < NARROW));
-    runs.visibleProperty().subscribe(is -> Page.show(speed, !(is && getWidth() < NARROW)));
     session.benchProperty().subscribe(b -> refresh(""));
     session.troubleProperty().subscribe(t -> refresh(said));
     session.refusalProperty().subscribe(t -> refresh(said));
@@ -69,6 +65,24 @@ final class FootLine extends HBox {
                       : "%d speeds in %d ms".formatted(curve.points().size(), s.milliseconds()));
               refresh(said);
             });
+  }
+
+  /**
+   * What bites comes first and is never cut for the rest: a run's words, and after them the time
+   * the curve took, stand only where there is room for them as well.
+   */
+  @Override
+  protected void layoutChildren() {
+    double gap = getSpacing();
+    double room = getWidth() - snappedLeftInset() - snappedRightInset() - words.prefWidth(-1) - gap;
+    room -= more.isVisible() ? more.prefWidth(-1) + gap : 0;
+    if (runs.isVisible()) {
+      boolean narrow = runs.wholeWidth() + gap > room;
+      runs.narrow(narrow);
+      room -= narrow ? room : runs.wholeWidth() + gap;
+    }
+    Page.show(speed, speed.prefWidth(-1) + gap <= room);
+    super.layoutChildren();
   }
 
   /** Told what is to be gone to. */

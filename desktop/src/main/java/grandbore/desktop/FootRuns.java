@@ -66,7 +66,16 @@ final class FootRuns extends HBox {
     runs.watch(() -> Platform.runLater(this::look));
   }
 
-  /** In a narrow window the button is all there is room for; its tip says the rest. */
+  /** What all of it takes side by side, whether it is shown or not, px. */
+  double wholeWidth() {
+    return bar.prefWidth(-1)
+        + words.prefWidth(-1)
+        + stop.prefWidth(-1)
+        + (seen.size() > 1 ? more.prefWidth(-1) + getSpacing() : 0)
+        + 2 * getSpacing();
+  }
+
+  /** Where there is little room the button is all that stands; its tip says the rest. */
   void narrow(boolean is) {
     narrow = is;
     Page.show(words, !is);

@@ -10,6 +10,10 @@ import grandbore.core.combination.Boost;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.runs.Desk;
+import grandbore.core.runs.Run;
+import grandbore.core.runs.Study;
+import grandbore.core.runs.Urgency;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.InputGrid;
@@ -153,6 +157,42 @@ class LayoutTest extends BenchTest {
     for (double[] size : new double[][] {{800, 980}, {1920, 980}, {2560, 980}}) {
       at(size[0], size[1]);
       everyStation("%.0f×%.0f metric".formatted(size[0], size[1]), false);
+    }
+  }
+
+  /** A run that goes on at the foot takes no room from what bites. */
+  @Test
+  void aRunAtTheFootCutsNoWords() {
+    choose(Station.ENGINE);
+    robot.interact(() -> bench.session().edit("Units", b -> b.with(UnitSystem.METRIC)));
+    var runs = bench.curves().runs();
+    runs.running().forEach(Run::cancel);
+    until("none waits", runs::isIdle);
+    var run = runs.submit(new Waiting(), Urgency.STUDY);
+    until("it waits", () -> robot.lookup("#foot-runs").query().isVisible());
+    for (double width : new double[] {800, 1000, 1100, 1280, 1920}) {
+      at(width, 800);
+      robot.interact(() -> bench.scene().getRoot().layout());
+      robot.interact(() -> bench.scene().getRoot().layout());
+      nothingIsCut("%.0f wide with a run".formatted(width));
+      assertThat(robot.lookup("#foot-runs-stop").query().isManaged()).isTrue();
+      assertThat(robot.lookup("#foot-runs-words").query().isManaged())
+          .as("words at %.0f", width)
+          .isEqualTo(width > 1000);
+    }
+    run.cancel();
+  }
+
+  /** A study of a long name, which is held before it begins. */
+  private static final class Waiting implements Study<Double> {
+    @Override
+    public String title() {
+      return "The effect of every input of this engine on its average";
+    }
+
+    @Override
+    public Double solve(Desk<Double> desk) {
+      throw new IllegalStateException("it is held");
     }
   }
 

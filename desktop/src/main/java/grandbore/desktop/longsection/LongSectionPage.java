@@ -62,6 +62,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private final Label status = new Label();
   private final RunButton run = new RunButton("run-section", FRAME, () -> step(STEP));
   private final HBox compare = new HBox(4);
+  private final HBox head = new HBox(10);
   private final CylinderChoice whose = new CylinderChoice();
   private GasView view = GasView.PRESSURE;
   private Mapped mapped = Mapped.THIS;
@@ -95,7 +96,8 @@ public final class LongSectionPage extends VBox implements FillsPage {
     section.onAxis(axis -> map.on(axis, isOvertaken()));
     section.onOpen(open);
     VBox.setVgrow(map, Priority.ALWAYS);
-    getChildren().addAll(head(), section, map);
+    fillHead();
+    getChildren().addAll(head, section, map);
     crank.subscribe(
         a -> {
           section.turn();
@@ -136,11 +138,17 @@ public final class LongSectionPage extends VBox implements FillsPage {
                 whose.placeProperty());
   }
 
-  /** In a narrow page the choices go before the title, and before what is being solved. */
+  /** In a narrow page the choices go before the title, and what is solved stands below them. */
   private void makeRoom() {
     boolean wide = getWidth() >= WIDE;
     Page.show(title, wide);
-    Page.show(status, wide || !compare.isVisible());
+    if (wide && status.getParent() != head) {
+      getChildren().remove(status);
+      head.getChildren().add(head.getChildren().indexOf(compare), status);
+    } else if (!wide && status.getParent() == head) {
+      head.getChildren().remove(status);
+      getChildren().add(getChildren().indexOf(head) + 1, status);
+    }
   }
 
   private void drawEngine() {
@@ -154,13 +162,14 @@ public final class LongSectionPage extends VBox implements FillsPage {
     return traced != null && !traced.equals(session.engine().key());
   }
 
-  private HBox head() {
+  private void fillHead() {
     title.setText("Engine");
     title.getStyleClass().add("page-title");
     title.setMinWidth(Region.USE_PREF_SIZE);
     status.setId("long-section-status");
     status.getStyleClass().add("soft");
     status.setMinWidth(0);
+    status.setWrapText(true);
     HBox.setHgrow(status, Priority.ALWAYS);
     status.setMaxWidth(Double.MAX_VALUE);
     var views = new ToggleGroup();
@@ -204,9 +213,8 @@ public final class LongSectionPage extends VBox implements FillsPage {
     }
     run.getStyleClass().add("small");
     run.setMinWidth(56);
-    var head = new HBox(10, title, whose, status, compare, tints, run);
+    head.getChildren().addAll(title, whose, status, compare, tints, run);
     head.setAlignment(Pos.CENTER_LEFT);
-    return head;
   }
 
   private void key(KeyEvent e) {
