@@ -27,6 +27,7 @@ import picocli.CommandLine.Command;
       CompareCommand.class,
       LadderCommand.class,
       SweepCommand.class,
+      DoubtCommand.class,
       SchemaCommand.class,
       InstrumentsCommand.class
     })

@@ -124,6 +124,35 @@ class WeighingTest {
             within(0.011));
   }
 
+  /** What carries the doubt is what matters alone, and one that is measured carries little. */
+  @Test
+  void theDoubtOfABuildIsToldWithWhatToMeasureNext() throws IOException {
+    var samples = List.of("--build", four, "--samples", "40", "--seed", "3");
+    var band = rows(with(samples, "doubt"));
+    for (var row : band) {
+      double low = row.get("low_nm").asDouble();
+      double high = row.get("high_nm").asDouble();
+      assertThat(row.get("torque_nm").asDouble()).isBetween(0.97 * low, 1.03 * high);
+      assertThat(row.get("low_with_model_nm").asDouble()).isLessThan(low);
+      assertThat(row.get("high_with_model_nm").asDouble()).isGreaterThan(high);
+      // A draw of which no engine can be built is left out, and told.
+      assertThat(row.get("samples").asInt() + row.get("refused").asInt()).isEqualTo(40);
+      assertThat(row.get("seed").asInt()).isEqualTo(3);
+    }
+    var next = rows(with(samples, "doubt", "--show", "next"));
+    var alone = rows("doubt", "--build", four, "--show", "spread");
+    var first = next.get(0);
+    assertThat(first.get("share_percent").asDouble()).isGreaterThan(10);
+    var strongest = new ArrayList<String>();
+    for (int k = 0; k < 6; k++) {
+      strongest.add(alone.get(k).get("input").asText());
+    }
+    assertThat(strongest).contains(first.get("input").asText());
+    assertThat(next).anySatisfy(r -> assertThat(r.get("settled_by").asText()).isEqualTo("Bore"));
+    assertThat(run("doubt", "--build", four, "--samples", "5").err())
+        .contains("Samples", "10 to 2,000");
+  }
+
   @Test
   void theDemosLadderRunsAndItsChangesComeAsADocument() throws IOException {
     var template = run("template", "--changes");

@@ -262,6 +262,15 @@ public record Combination(
     return Specs.read(Specs.read(this, path.substring(0, dot)), path.substring(dot + 1));
   }
 
+  /** Whether the engine has what a group of inputs describes. */
+  public boolean has(String group) {
+    return switch (group) {
+      case "boost" -> boost.isFitted();
+      case "nitrous" -> nitrous.isFitted();
+      default -> true;
+    };
+  }
+
   /** This combination with one of its groups replaced, checked whole. */
   public Combination with(Record group) {
     for (var c : Combination.class.getRecordComponents()) {

@@ -79,4 +79,14 @@ public record FlowSheet(double depression, Provenance provenance, Fitting fittin
   public FlowSheet with(List<Row> changed) {
     return new FlowSheet(depression, provenance, fitting, changed);
   }
+
+  /** How far all its rows may lie off together, one standard deviation as a share of the flow. */
+  public double spread() {
+    return provenance.relativeSpread();
+  }
+
+  /** The same port with every flow so many times as large. */
+  public FlowSheet scaled(double factor) {
+    return with(rows.stream().map(r -> new Row(r.lift, factor * r.flow)).toList());
+  }
 }

@@ -24,21 +24,12 @@ public record Measured(int measured, int all) {
     int all = 0;
     int measured = 0;
     for (var f : Specs.fields()) {
-      if ((groups.isEmpty() || groups.contains(f.group())) && has(c, f.group())) {
+      if ((groups.isEmpty() || groups.contains(f.group())) && c.has(f.group())) {
         all++;
         measured += f.get(c).provenance().compareTo(Provenance.MEASURED) >= 0 ? 1 : 0;
       }
     }
     return new Measured(measured, all);
-  }
-
-  /** Whether the engine has what a group describes. */
-  private static boolean has(Combination c, String group) {
-    return switch (group) {
-      case "boost" -> c.boost().isFitted();
-      case "nitrous" -> c.nitrous().isFitted();
-      default -> true;
-    };
   }
 
   /** From 0 to 1. */

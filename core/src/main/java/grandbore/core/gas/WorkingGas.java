@@ -16,6 +16,9 @@ public final class WorkingGas {
   /** Highest tabulated temperature, K. */
   public static final double CEILING = 3990;
 
+  /** Newton's steps from a temperature to an enthalpy that is nearly straight in it. */
+  private static final int PASSES = 4;
+
   private static final double STEP = 10;
   private static final int ROWS = (int) ((CEILING - FLOOR) / STEP);
   private static final double FROZEN_BELOW = 1500;
@@ -214,6 +217,24 @@ public final class WorkingGas {
   /** Enthalpy, J/kg, with the elements at 298.15 K as the datum. */
   public double enthalpy(double temperature, double burned) {
     return energy(temperature, burned) + gasConstant(burned) * temperature;
+  }
+
+  /** Internal energy of this gas less that of another, both as hot and as far burned, J/kg. */
+  public double energyOver(WorkingGas other, double temperature, double burned) {
+    return other == this ? 0 : energy(temperature, burned) - other.energy(temperature, burned);
+  }
+
+  /** Enthalpy of this gas, J/kg, as hot as another that has this enthalpy. */
+  public double enthalpyLike(WorkingGas other, double enthalpy, double burned) {
+    if (other == this) {
+      return enthalpy;
+    }
+    double t = 600;
+    for (int pass = 0; pass < PASSES; pass++) {
+      double slope = other.cv(t, burned) + other.gasConstant(burned);
+      t = Math.clamp(t + (enthalpy - other.enthalpy(t, burned)) / slope, FLOOR, CEILING);
+    }
+    return enthalpy(t, burned);
   }
 
   /**

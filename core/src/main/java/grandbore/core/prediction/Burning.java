@@ -53,6 +53,14 @@ final class Burning {
     knock = o.knock;
   }
 
+  /** Energy of the charge were it another gas, as hot, less what it has, J. */
+  double energyOver(WorkingGas other, double mass, double temperature, double burnedShare) {
+    return hasTwoZones(mass)
+        ? zone * other.energyOver(gas, hot, 1)
+            + (mass - zone) * other.energyOver(gas, unburned, residual)
+        : mass * other.energyOver(gas, temperature, burnedShare);
+  }
+
   /** A new charge, of this burned share, has been closed in. */
   void trap(double burnedShare) {
     residual = burnedShare;

@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Pipe;
 import java.util.ArrayList;
@@ -7,6 +8,7 @@ import java.util.List;
 
 /** Where primaries meet, and the pipe behind it. */
 abstract sealed class Collector permits MergeCollector, LogCollector {
+  private final WorkingGas gas;
   private final Pipe pipe;
   private final List<RunnerConnection> connections = new ArrayList<>();
   private final BranchFlow flows = new BranchFlow();
@@ -14,7 +16,8 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   /**
    * @param pipe that carries on from it
    */
-  Collector(Pipe pipe) {
+  Collector(WorkingGas gas, Pipe pipe) {
+    this.gas = gas;
     this.pipe = pipe;
   }
 
@@ -24,7 +27,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
    */
   final void join(CylinderUnit unit, int branch, Others others) {
     if (!others.each().isEmpty()) {
-      connections.add(new RunnerConnection(unit, branch, new PhaseShiftedCylinders(others)));
+      connections.add(new RunnerConnection(unit, branch, new PhaseShiftedCylinders(gas, others)));
     }
   }
 

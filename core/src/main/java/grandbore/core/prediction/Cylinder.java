@@ -98,12 +98,12 @@ final class Cylinder implements Reservoir {
     crevice.fill(p, burned);
   }
 
-  /** Takes over another cylinder's gas, phase and state of burning. */
+  /** Takes over another cylinder's gas, as hot, its phase and its state of burning. */
   void copyFrom(Cylinder o) {
     phase = o.phase;
     volume = gasVolume(phase);
     mass = o.mass;
-    energy = o.energy;
+    energy = o.energy + o.burning.energyOver(gas, o.mass, o.temperature, o.burned);
     burnedMass = o.burnedMass;
     pressure = o.pressure;
     temperature = o.temperature;

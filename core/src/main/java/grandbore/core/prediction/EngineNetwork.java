@@ -57,8 +57,7 @@ final class EngineNetwork {
    */
   boolean startFrom(EngineNetwork o) {
     boolean fits =
-        parts.gas() == o.parts.gas()
-            && Pairing.inPairs(units, o.units, (mine, other) -> firesAlike(mine, o, other))
+        Pairing.inPairs(units, o.units, (mine, other) -> firesAlike(mine, o, other))
             && pipes.size() == o.pipes.size()
             && supply.fits(o.supply)
             && intake.fits(o.intake)

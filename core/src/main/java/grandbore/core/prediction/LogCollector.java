@@ -24,7 +24,7 @@ final class LogCollector extends Collector {
   private final double openArea;
 
   LogCollector(EngineParts parts, Pipe pipe, int sharers) {
-    super(pipe);
+    super(parts.gas(), pipe);
     gas = parts.gas();
     branchArea = parts.piping().primaryArea();
     double d = Math.sqrt(4 * branchArea / Math.PI);

@@ -15,7 +15,7 @@ final class MergeCollector extends Collector {
   private final Junction junction;
 
   MergeCollector(EngineParts parts, Pipe pipe, double diameter, int sharers) {
-    super(pipe);
+    super(parts.gas(), pipe);
     junction = parts.piping().merge(sharers * parts.piping().primaryArea(), diameter);
     junction.join(pipe, true, -1);
   }

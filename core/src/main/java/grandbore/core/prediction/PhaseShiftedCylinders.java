@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Volume;
 import java.util.ArrayList;
@@ -15,12 +16,17 @@ final class PhaseShiftedCylinders {
     void receive(BranchFlow flows, double share, double dt);
   }
 
+  private final WorkingGas gas;
   private final List<Others.Later> others;
   private final RecordedFlow recorded = new RecordedFlow();
   private final List<ReflectionCorrection> corrections = new ArrayList<>();
   private final BranchFlow copy = new BranchFlow();
 
-  PhaseShiftedCylinders(Others others) {
+  /**
+   * @param gas in their pipes
+   */
+  PhaseShiftedCylinders(WorkingGas gas, Others others) {
+    this.gas = gas;
     this.others = others.each();
     for (int k = 0; k < this.others.size(); k++) {
       corrections.add(new ReflectionCorrection());
@@ -29,7 +35,7 @@ final class PhaseShiftedCylinders {
 
   /** Takes over what as many others did. */
   void copyFrom(PhaseShiftedCylinders o) {
-    recorded.copyFrom(o.recorded);
+    recorded.copyFrom(o.recorded, gas, o.gas);
     for (int k = 0; k < corrections.size(); k++) {
       corrections.get(k).copyFrom(o.corrections.get(k));
     }

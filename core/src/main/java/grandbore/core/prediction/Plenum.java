@@ -25,10 +25,10 @@ final class Plenum {
     final PhaseShiftedCylinders copies;
     final PhaseShiftedCylinders.Reflection reflection;
 
-    RunnerConnection(CylinderUnit unit, PipeEnd mouth, Others others) {
+    RunnerConnection(CylinderUnit unit, PipeEnd mouth, PhaseShiftedCylinders copies) {
       this.unit = unit;
       this.mouth = mouth;
-      copies = new PhaseShiftedCylinders(others);
+      this.copies = copies;
       reflection = unit::intakeReflection;
     }
   }
@@ -53,7 +53,8 @@ final class Plenum {
   void join(CylinderUnit unit, Others others) {
     var mouth = new PipeEnd(parts.gas(), unit.intake(), true, volume);
     mouth.open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
-    connections.add(new RunnerConnection(unit, mouth, others));
+    connections.add(
+        new RunnerConnection(unit, mouth, new PhaseShiftedCylinders(parts.gas(), others)));
   }
 
   boolean fits(Plenum o) {

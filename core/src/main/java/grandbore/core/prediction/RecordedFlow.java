@@ -1,5 +1,6 @@
 package grandbore.core.prediction;
 
+import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.BranchFlow;
 
 /**
@@ -38,10 +39,19 @@ final class RecordedFlow {
     fresh = share;
   }
 
-  /** Takes over what another has kept. */
-  void copyFrom(RecordedFlow o) {
+  /**
+   * Takes over what another has kept, its gas as hot.
+   *
+   * @param gas here
+   * @param other the other's
+   */
+  void copyFrom(RecordedFlow o, WorkingGas gas, WorkingGas other) {
     System.arraycopy(o.rows, 0, rows, 0, rows.length);
     last.copyFrom(o.last);
+    for (int at = 0; gas != other && at < rows.length; at += FIELDS) {
+      rows[at + 2] = gas.enthalpyLike(other, rows[at + 2], rows[at + 3]);
+    }
+    last.enthalpy = gas.enthalpyLike(other, last.enthalpy, last.burned);
     lastPhase = o.lastPhase;
     seen = o.seen;
   }

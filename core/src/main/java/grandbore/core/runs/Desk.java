@@ -9,10 +9,12 @@ import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.RemovedLoss;
 import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.WarmStarts;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Executors;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -78,6 +80,32 @@ public final class Desk<T> {
         () -> base.speeds().forEach(s -> piece()));
   }
 
+  /**
+   * Curves of several engines begun from a base, all at once, so that no worker waits for the
+   * slowest speed of one of them. What each comes to is what it comes to alone.
+   */
+  public List<Curve> curves(Base base, List<BuiltEngine> engines) {
+    try (var threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      var asked = engines.stream().map(e -> threads.submit(() -> curve(base, e))).toList();
+      var curves = new ArrayList<Curve>();
+      for (var a : asked) {
+        curves.add(a.get());
+      }
+      return curves;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new CancellationException("interrupted");
+    } catch (ExecutionException e) {
+      throw thrown(e);
+    }
+  }
+
+  private static RuntimeException thrown(ExecutionException e) {
+    return e.getCause() instanceof CancellationException c
+        ? c
+        : new IllegalStateException(e.getCause());
+  }
+
   private void count(CurvePoint point) {
     piece();
   }
@@ -87,7 +115,7 @@ public final class Desk<T> {
       List<BuiltEngine> engines, List<Double> speeds, Consumer<List<Curve>> soFar) {
     expect(engines.size() * speeds.size());
     var starts = new WarmStarts();
-    var curves = new java.util.ArrayList<Curve>();
+    var curves = new ArrayList<Curve>();
     for (var engine : engines) {
       curves.add(curve(engine, speeds, Fidelity.PLACED, starts));
       soFar.accept(List.copyOf(curves));
@@ -115,10 +143,7 @@ public final class Desk<T> {
       Thread.currentThread().interrupt();
       throw new CancellationException("interrupted");
     } catch (ExecutionException e) {
-      if (e.getCause() instanceof CancellationException c) {
-        throw c;
-      }
-      throw new IllegalStateException(e.getCause());
+      throw thrown(e);
     }
   }
 }

@@ -1,6 +1,5 @@
 package grandbore.core.studies;
 
-import grandbore.core.changes.DoesNotFit;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
@@ -57,21 +56,22 @@ public record InputSweepStudy(
     var base = desk.base(engine, speeds, Fidelity.LIVE);
     var stands = Rung.of(engine, base.curve(), band);
     var rungs = new ArrayList<Rung>();
-    for (int i = 0; i < slow; i++) {
-      for (int j = 0; j < fast; j++) {
-        try {
-          var set = axes.getLast().set(engine.combination(), j).on(engine);
-          if (axes.size() > 1) {
-            set = axes.getFirst().set(engine.combination(), i).on(set);
-          }
-          rungs.add(Rung.of(set, desk.curve(base, set), band));
-        } catch (DoesNotFit e) {
-          speeds.forEach(s -> desk.piece());
-          rungs.add(Rung.refused(e));
-        }
+    var batch = new Batch<Integer>();
+    for (int place = 0; place < slow * fast; place++) {
+      int i = place / fast;
+      int j = place % fast;
+      batch.add(place, () -> with(i, j));
+      if (batch.isFull() || place == slow * fast - 1) {
+        batch.run(desk, base).forEach(r -> rungs.add(Rung.of(r, band)));
         desk.show(new InputSweep(stands, axes, rungs));
       }
     }
     return new InputSweep(stands, axes, rungs);
+  }
+
+  /** The engine with the value of each axis at a step. */
+  private BuiltEngine with(int slow, int fast) {
+    var set = axes.getLast().set(engine.combination(), fast).on(engine);
+    return axes.size() > 1 ? axes.getFirst().set(engine.combination(), slow).on(set) : set;
   }
 }

@@ -1,13 +1,11 @@
 package grandbore.core.studies;
 
 import grandbore.core.changes.Change;
-import grandbore.core.changes.DoesNotFit;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
-import grandbore.core.runs.Base;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
 import java.util.ArrayList;
@@ -57,9 +55,15 @@ public record LadderStudy(
     var begun = desk.base(base, speeds, Fidelity.LIVE);
     var ladder = new Ladder(changes, Map.of(Set.of(), rung(base, begun.curve())));
     desk.show(ladder);
+    var batch = new Batch<Set<Integer>>();
     for (var made : sets) {
-      ladder = ladder.with(made, run(desk, made, begun));
-      desk.show(ladder);
+      batch.add(made, () -> with(made));
+      if (batch.isFull() || made.equals(sets.getLast())) {
+        for (var ran : batch.run(desk, begun)) {
+          ladder = ladder.with(ran.of(), Rung.of(ran, band));
+        }
+        desk.show(ladder);
+      }
     }
     return ladder;
   }
@@ -85,17 +89,13 @@ public record LadderStudy(
     return new ArrayList<>(all);
   }
 
-  private Rung run(Desk<Ladder> desk, Set<Integer> made, Base begun) {
+  /** The base with some changes, made in the order of the ladder. */
+  private BuiltEngine with(Set<Integer> made) {
     BuiltEngine engine = base;
-    try {
-      for (int i : new TreeSet<>(made)) {
-        engine = changes.get(i).on(engine);
-      }
-    } catch (DoesNotFit e) {
-      speeds.forEach(s -> desk.piece());
-      return Rung.refused(e);
+    for (int i : new TreeSet<>(made)) {
+      engine = changes.get(i).on(engine);
     }
-    return rung(engine, desk.curve(begun, engine));
+    return engine;
   }
 
   private Rung rung(BuiltEngine engine, Curve curve) {

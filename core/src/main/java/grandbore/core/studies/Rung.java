@@ -1,6 +1,5 @@
 package grandbore.core.studies;
 
-import grandbore.core.changes.DoesNotFit;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.WantedBand;
@@ -18,8 +17,14 @@ public record Rung(Optional<Curve> curve, Optional<CurveFigures> figures, String
     return new Rung(Optional.of(curve), CurveFigures.of(curve, engine.combination(), band), "");
   }
 
-  static Rung refused(DoesNotFit why) {
-    return new Rung(Optional.empty(), Optional.empty(), why.getMessage());
+  /** Of an engine that was run among others. */
+  static Rung of(Batch.Ran<?> ran, WantedBand band) {
+    return ran.curve()
+        .map(c -> of(ran.engine().orElseThrow(), c, band))
+        .orElseGet(
+            () ->
+                new Rung(
+                    Optional.empty(), Optional.empty(), ran.refused().orElseThrow().getMessage()));
   }
 
   /** Average power over the band, W; not a number where there is none. */

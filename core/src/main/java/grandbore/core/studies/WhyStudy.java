@@ -14,6 +14,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 
 /**
  * Why two engines differ: the inputs in which they do, by what they act on, exchanged part by part
@@ -110,8 +111,13 @@ public record WhyStudy(BuiltEngine from, BuiltEngine to, List<Double> speeds)
     var base = desk.base(from, speeds, Fidelity.LIVE);
     var curves = new ArrayList<Curve>();
     curves.add(base.curve());
-    for (int set = 1; set < 1 << physics.size(); set++) {
-      curves.add(desk.curve(base, with(parts, physics, set)));
+    for (int set = 1; set < 1 << physics.size(); set += Batch.AT_ONCE) {
+      curves.addAll(
+          desk.curves(
+              base,
+              IntStream.range(set, Math.min(1 << physics.size(), set + Batch.AT_ONCE))
+                  .mapToObj(s -> with(parts, physics, s))
+                  .toList()));
     }
     var reached =
         speeds.stream()

@@ -103,12 +103,12 @@ public final class Junction {
     settle();
   }
 
-  /** Takes over another junction's gas at its density and speed. */
+  /** Takes over another junction's gas at its density, speed and temperature. */
   public void copyFrom(Junction o) {
     double scale = volume / o.volume;
     mass = scale * o.mass;
     momentum = scale * o.momentum;
-    energy = scale * o.energy;
+    energy = scale * (o.energy + o.mass * gas.energyOver(o.gas, o.temperature, o.burned));
     burnedMass = scale * o.burnedMass;
     temperature = o.temperature;
     settle();

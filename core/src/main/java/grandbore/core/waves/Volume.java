@@ -34,11 +34,11 @@ public final class Volume implements Reservoir {
     settle();
   }
 
-  /** Takes over another volume's gas at its density. */
+  /** Takes over another volume's gas at its density and temperature. */
   public void copyFrom(Volume o) {
     double scale = cubicMetres / o.cubicMetres;
     mass = scale * o.mass;
-    energy = scale * o.energy;
+    energy = scale * (o.energy + o.mass * gas.energyOver(o.gas, o.temperature, o.burned));
     burnedMass = scale * o.burnedMass;
     temperature = o.temperature;
     settle();

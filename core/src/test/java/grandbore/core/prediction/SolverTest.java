@@ -173,6 +173,7 @@ class SolverTest extends EngineTest {
         List.of(
             EIGHT,
             with(EIGHT, "intake.runnerLength", longer, Measure.METRES),
+            with(EIGHT, "mixture.lambda", 0.89, Measure.NONE),
             with(EIGHT, "exhaust.primaryDiameter", 1.875, Measure.INCHES),
             EIGHT.with("exhaust.kind", Exhaust.Kind.CAST_MANIFOLD),
             EIGHT.with("intake.manifold", Intake.Manifold.INDIVIDUAL),
@@ -191,11 +192,11 @@ class SolverTest extends EngineTest {
         assertThat(next.get(i).converged()).isTrue();
         assertThat(next.get(i).torque())
             .isCloseTo(alone.get(i).torque(), Percentage.withPercentage(0.4));
-        cold += k == 1 ? alone.get(i).cycles() : 0;
-        near += k == 1 ? next.get(i).cycles() : 0;
+        cold += k == 1 || k == 2 ? alone.get(i).cycles() : 0;
+        near += k == 1 || k == 2 ? next.get(i).cycles() : 0;
       }
     }
-    // A small edit, the second, is where most is gained.
+    // Small edits, the second and the third with its other gas, are where most is gained.
     assertThat(near).isLessThan(cold * 9 / 10);
     var again =
         PREDICTOR.predictNext(

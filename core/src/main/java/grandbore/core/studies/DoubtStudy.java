@@ -1,0 +1,141 @@
+package grandbore.core.studies;
+
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.doubt.LatinHypercube;
+import grandbore.core.doubt.Uncertain;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Base;
+import grandbore.core.runs.Desk;
+import grandbore.core.runs.Study;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+
+/**
+ * Samples an engine over the spreads of its inputs, each normal about its value and independent of
+ * the others. Every sample is run over the band; every second one also at those ends of the curve
+ * that lie well outside of it.
+ *
+ * @param from the curve's first speed, rev/min
+ * @param to its last
+ * @param samples 10 to 2,000
+ * @param seed of all random draws
+ */
+public record DoubtStudy(
+    BuiltEngine engine, WantedBand band, double from, double to, int samples, long seed)
+    implements Study<Doubt> {
+  private static final int FEWEST = 10;
+  private static final int MOST = 2000;
+
+  /** Speeds that tell of a band. */
+  private static final int POINTS = 3;
+
+  /** Speeds this near to each other have much the same doubt, as a share. */
+  private static final double NEAR = 0.9;
+
+  /** Samples that are asked for where nobody says. */
+  public static final int USUAL = 200;
+
+  public DoubtStudy {
+    if (samples < FEWEST || samples > MOST) {
+      throw new InvalidInput(
+          "Samples", String.valueOf(samples), "10 to 2,000", "a spread is seen in some");
+    }
+  }
+
+  @Override
+  public String title() {
+    return "Band of doubt";
+  }
+
+  @Override
+  public List<Object> key() {
+    return List.of(engine.key(), Uncertain.of(engine), band, from, to, samples, seed);
+  }
+
+  private List<Double> ends() {
+    var all = new ArrayList<Double>();
+    if (from < NEAR * band.from()) {
+      all.add(from);
+    }
+    if (NEAR * to > band.to()) {
+      all.add(to);
+    }
+    return all;
+  }
+
+  @Override
+  public Doubt solve(Desk<Doubt> desk) {
+    var inputs = Uncertain.of(engine);
+    var speeds = band.speeds(POINTS);
+    var ends = ends();
+    desk.expect((samples + 1) * speeds.size() + (samples / 2 + 1) * ends.size());
+    var base = desk.base(engine, speeds, Fidelity.LIVE);
+    var atEnds = desk.base(engine, ends, Fidelity.LIVE);
+    var stands = together(base.curve(), atEnds.curve());
+    var drawn = new ArrayList<Doubt.Sample>();
+    int refused = 0;
+    var doubt = new Doubt(stands, inputs, drawn, samples, refused, seed);
+    desk.show(doubt);
+    if (inputs.isEmpty()) {
+      return doubt;
+    }
+    var points = List.of(LatinHypercube.points(samples, inputs.size(), seed));
+    for (int first = 0; first < samples; first += Batch.AT_ONCE) {
+      var batch = points.subList(first, Math.min(samples, first + Batch.AT_ONCE));
+      var inBand = run(desk, base, inputs, batch, 1);
+      var outside = run(desk, atEnds, inputs, batch, 2);
+      for (int k = 0; k < batch.size(); k++) {
+        var curve = inBand.get(k).curve();
+        if (curve.isPresent()) {
+          var whole =
+              k % 2 == 0
+                  ? outside.get(k / 2).curve().map(c -> together(curve.get(), c)).orElseThrow()
+                  : curve.get();
+          drawn.add(sample(inBand.get(k).of(), whole, stands));
+        } else {
+          refused++;
+        }
+      }
+      doubt = new Doubt(stands, inputs, drawn, samples, refused, seed);
+      desk.show(doubt);
+    }
+    return doubt;
+  }
+
+  /** Runs every so manieth of some points from a base. */
+  private List<Batch.Ran<double[]>> run(
+      Desk<Doubt> desk, Base base, List<Uncertain> inputs, List<double[]> points, int every) {
+    var batch = new Batch<double[]>();
+    for (int k = 0; k < points.size(); k += every) {
+      var z = Arrays.stream(points.get(k)).map(Doubt::deviation).toArray();
+      batch.add(z, () -> Uncertain.on(engine, inputs, z));
+    }
+    return batch.run(desk, base);
+  }
+
+  private Doubt.Sample sample(double[] z, Curve curve, Curve stands) {
+    return new Doubt.Sample(
+        Arrays.stream(z).boxed().toList(),
+        stands.points().stream().map(p -> torque(curve, p.rpm())).toList(),
+        band.meanPower(curve));
+  }
+
+  private static Curve together(Curve one, Curve other) {
+    return new Curve(
+        one.fidelity(), Stream.concat(one.points().stream(), other.points().stream()).toList());
+  }
+
+  private static double torque(Curve curve, double rpm) {
+    return curve.points().stream()
+        .filter(p -> p.rpm() == rpm && p.converged())
+        .mapToDouble(CurvePoint::torque)
+        .findFirst()
+        .orElse(Double.NaN);
+  }
+}
