@@ -148,7 +148,8 @@ class WeighingTest {
       strongest.add(alone.get(k).get("input").asText());
     }
     assertThat(strongest).contains(first.get("input").asText());
-    assertThat(next).anySatisfy(r -> assertThat(r.get("settled_by").asText()).isEqualTo("Chamber volume"));
+    assertThat(next)
+        .anySatisfy(r -> assertThat(r.get("settled_by").asText()).isEqualTo("Chamber volume"));
     assertThat(run("doubt", "--build", four, "--samples", "5").err())
         .contains("Samples", "10 to 2,000");
   }

@@ -3,6 +3,7 @@ package grandbore.desktop;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.combination.Specs;
 import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Places;
 import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.station.Station;
@@ -18,7 +19,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 
 /** Goes to where something stands: the station, its view, the field; the cursor into it. */
-final class Guide {
+final class Guide implements Places {
   /** Stations whose pages hold inputs of their own. */
   private static final List<Station> WITH_INPUTS =
       List.of(
@@ -47,7 +48,8 @@ final class Guide {
   }
 
   /** Goes to an input; one that this engine has no part for is said to be so. */
-  void toInput(String path) {
+  @Override
+  public void toInput(String path) {
     var field = Specs.field(path);
     var id = "#" + path.replace('.', '-') + "-text";
     var stations = new ArrayList<Station>();
@@ -74,7 +76,8 @@ final class Guide {
   }
 
   /** Goes to where a measurement is read; its next place waits for a number. */
-  void toReading(Measurement m) {
+  @Override
+  public void toReading(Measurement m) {
     rail.choose(Station.CLEARANCES);
     var page = pages.apply(Station.CLEARANCES);
     press(page, "#bench-readings");

@@ -47,6 +47,7 @@ final class Workbench implements AutoCloseable {
   private final Composition composition;
   private final WindowMemory memory;
   private final Map<Station, Node> pages = new EnumMap<>(Station.class);
+  private final Pages make;
 
   Workbench(ShopBook book, Beginning beginning) {
     this(book, beginning, Desk::curve);
@@ -68,8 +69,9 @@ final class Workbench implements AutoCloseable {
     var frame = new StackPane();
     var both = new StackPane(frame);
     sheets = new Sheets(session, frame, both);
-    var make = new Pages(session, curves, curvePane.rpmProperty(), look, rail::choose, sheets);
     var scroll = new ScrollPane();
+    var guide = new Guide(rail, this::page, scroll, foot::say);
+    make = new Pages(session, curves, curvePane.rpmProperty(), look, rail::choose, sheets, guide);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.getStyleClass().add("flat-scroll");
@@ -85,7 +87,7 @@ final class Workbench implements AutoCloseable {
     rail.chosenProperty()
         .subscribe(
             s -> {
-              var page = pages.computeIfAbsent(s, make::make);
+              var page = page(s);
               scroll.setFitToHeight(page instanceof FillsPage);
               scroll.setContent(page);
               scroll.setVvalue(0);
@@ -104,7 +106,6 @@ final class Workbench implements AutoCloseable {
     scene = new Scene(both, WIDTH, HEIGHT);
     look.dress(scene);
     remember();
-    var guide = new Guide(rail, s -> pages.computeIfAbsent(s, make::make), scroll, foot::say);
     foot.onOpen(
         b -> {
           b.reading().ifPresent(guide::toReading);
@@ -116,6 +117,10 @@ final class Workbench implements AutoCloseable {
             session, commands, guide::toInput, guide::toReading, rail::choose, guide::toView);
     keys();
     curves.curve().subscribe(this::keepPeak);
+  }
+
+  private Node page(Station station) {
+    return pages.computeIfAbsent(station, make::make);
   }
 
   /** The list of builds shows what was predicted of each. */

@@ -3,16 +3,22 @@ package grandbore.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Given;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.prediction.EngineKey;
 import grandbore.core.runs.Urgency;
+import grandbore.core.studies.Doubt;
 import grandbore.desktop.station.Station;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
@@ -129,5 +135,65 @@ class WeighingUpTest extends BenchTest {
     type("#sweep-to", "1000");
     assertThat(words(".sweep-view")).noneMatch(w -> w.contains("allowed"));
     until("it waits", () -> !bench.curves().runs().isIdle());
+  }
+
+  private Doubt whole(EngineKey other) {
+    var known = bench.curves().doubt().knownProperty();
+    until(
+        "sampled", () -> known.get().filter(k -> k.isWhole() && !k.of().equals(other)).isPresent());
+    return known.get().orElseThrow().doubt();
+  }
+
+  private static double width(Doubt doubt) {
+    return doubt.score().high() - doubt.score().low();
+  }
+
+  /** From what carries the doubt to its reading, and back to a narrower band. */
+  @Test
+  void theListOfWhatToMeasureLeadsToTheReadingAndTheBandNarrows() {
+    go("weighing-doubt");
+    var before = whole(null);
+    until("shares", () -> isShown("#settle-compression-chamberVolume"));
+    assertThat(text("#doubt-says")).contains("samples of what its inputs allow", "own doubt");
+    assertThat(text("#curve-status")).contains("band: four fifths of ");
+    until("alone", () -> words("#doubt-table").stream().anyMatch(w -> w.matches("[+-].* [+-].*")));
+
+    robot.clickOn("#settle-compression-chamberVolume");
+    assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.CLEARANCES);
+    assertThat(robot.lookup("#measure-chamber").<ToggleButton>query().isSelected()).isTrue();
+    var key = bench.session().engine().key();
+    double volume = bench.session().engine().combination().compression().chamberVolume().si();
+    robot.interact(
+        () -> {
+          for (int cylinder = 1; cylinder <= 4; cylinder++) {
+            bench
+                .session()
+                .read(
+                    new Reading(
+                        0,
+                        Measurement.CHAMBER,
+                        cylinder,
+                        Reading.Side.NONE,
+                        1.001 * volume,
+                        "",
+                        "",
+                        Instant.now(),
+                        false));
+          }
+        });
+    go("weighing-doubt");
+    var after = whole(key);
+    assertThat(width(after)).isLessThan(0.97 * width(before));
+    // What was measured is not to be measured.
+    until("shares again", () -> isShown("#settle-intake-throttleFlow"));
+    assertThat(isShown("#settle-compression-chamberVolume")).isFalse();
+
+    // Without a reading of its own an input is settled where it stands.
+    robot.clickOn("#settle-intake-throttleFlow");
+    assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.BREATHING);
+    assertThat(robot.lookup("#intake-throttleFlow-text").query().isFocused()).isTrue();
+
+    robot.clickOn("#curve-doubt");
+    assertThat(text("#curve-status")).doesNotContain("band");
   }
 }

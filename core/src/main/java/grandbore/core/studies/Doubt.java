@@ -61,7 +61,11 @@ public record Doubt(
    * @param low a tenth of them lie below
    * @param high a tenth lie above
    */
-  public record Range(double low, double middle, double high) {}
+  public record Range(double low, double middle, double high) {
+    Range times(double factor) {
+      return new Range(factor * low, factor * middle, factor * high);
+    }
+  }
 
   /**
    * @param share of the variance of the band's average that would be left were all else known
@@ -92,6 +96,30 @@ public record Doubt(
   /** The average power over the band, W; not numbers before ten samples are there. */
   public Range score() {
     return range(samples.stream().mapToDouble(Sample::score).toArray());
+  }
+
+  /**
+   * The torque at any speed as a share of the torque as it stands, between the speeds of the
+   * samples running straight, beyond them as at the nearest.
+   *
+   * @param rpm rev/min
+   */
+  public Range share(double rpm) {
+    var points = stands.points();
+    int above = 0;
+    while (above < points.size() - 1 && points.get(above).rpm() < rpm) {
+      above++;
+    }
+    int below = points.get(above).rpm() <= rpm || above == 0 ? above : above - 1;
+    double from = points.get(below).rpm();
+    double to = points.get(above).rpm();
+    double f = to > from ? (rpm - from) / (to - from) : 0;
+    var a = torque(below).times(1 / points.get(below).torque());
+    var b = torque(above).times(1 / points.get(above).torque());
+    return new Range(
+        a.low + f * (b.low - a.low),
+        a.middle + f * (b.middle - a.middle),
+        a.high + f * (b.high - a.high));
   }
 
   private static Range range(double[] all) {

@@ -42,7 +42,8 @@ public enum ViewName {
   VIEW_LOSSES("Losses", "view-losses"),
   VIEW_SLOW("Idle and cranking", "view-slow"),
   WEIGHING_BESIDE("Side by side", "weighing-beside"),
-  WEIGHING_SWEEP("Sweep", "weighing-sweep");
+  WEIGHING_SWEEP("Sweep", "weighing-sweep"),
+  WEIGHING_DOUBT("Doubt and what to measure", "weighing-doubt");
 
   private final String title;
   private final String id;

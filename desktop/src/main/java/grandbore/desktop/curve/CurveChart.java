@@ -3,6 +3,7 @@ package grandbore.desktop.curve;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.WantedBand;
+import grandbore.core.studies.Doubt;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.ChartDress;
@@ -15,6 +16,7 @@ import java.awt.Color;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import java.util.function.ToDoubleFunction;
@@ -61,6 +63,8 @@ final class CurveChart extends StackPane {
   private double powerTop;
   private IntervalMarker band = new IntervalMarker(0, 1);
   private Seen seen = Seen.NOTHING;
+  private final CurveBands bands;
+  private Optional<Doubt> doubt = Optional.empty();
 
   CurveChart(Look look, DoubleConsumer pointedAt) {
     this.look = look;
@@ -75,6 +79,7 @@ final class CurveChart extends StackPane {
     plot.setRenderer(1, new XYLineAndShapeRenderer(true, false));
     plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
     plot.addDomainMarker(cursor);
+    bands = new CurveBands(plot);
     chart = new JFreeChart(null, null, plot, false);
     chart.setPadding(new RectangleInsets(6, 2, 2, 2));
     viewer = new ChartViewer(chart, false);
@@ -135,6 +140,14 @@ final class CurveChart extends StackPane {
     redraw();
   }
 
+  /** Draws the band of doubt, or none. */
+  void band(Optional<Doubt> known) {
+    if (!known.equals(doubt)) {
+      doubt = known;
+      redraw();
+    }
+  }
+
   /** Dims what an edit has overtaken, without drawing it anew. */
   void dim(boolean old) {
     viewer.setOpacity(old ? OVERTAKEN : 1);
@@ -162,6 +175,7 @@ final class CurveChart extends StackPane {
     powers.addSeries(series("power before", seen.ghost(), p -> power(p.power())));
     plot.setDataset(0, torques);
     plot.setDataset(1, powers);
+    bands.write(doubt, seen.curve(), this::torque, this::power);
     grow(torques, powers);
     fit(false);
     dress();
@@ -224,6 +238,7 @@ final class CurveChart extends StackPane {
   private void dress() {
     var p = look.palette();
     ChartDress.ground(chart, plot, p);
+    bands.dress(p);
     axis(speed, "rpm", p.soft());
     axis(torque, units == UnitSystem.US ? "torque, lb·ft" : "torque, N·m", p.dye());
     axis(power, units == UnitSystem.US ? "power, hp" : "power, kW", p.power());

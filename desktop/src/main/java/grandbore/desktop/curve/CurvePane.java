@@ -5,16 +5,19 @@ import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
+import grandbore.desktop.curve.BandOfDoubt.Known;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -30,6 +33,7 @@ public final class CurvePane extends VBox {
   private final Label status = new Label();
   private final Button full = new Button("Every cylinder");
   private final Button cancel = new Button("Cancel");
+  private final ToggleButton doubt = new ToggleButton("Doubt");
   private final Slider rpm = new Slider();
   private final FlowPane reading = new FlowPane(14, 4);
   private long shownBuild;
@@ -57,10 +61,16 @@ public final class CurvePane extends VBox {
     full.setOnAction(e -> service.full());
     cancel.setId("cancel-run");
     cancel.setOnAction(e -> service.cancel());
-    for (var whole : List.of(title, full, cancel)) {
+    doubt.setId("curve-doubt");
+    doubt.setTooltip(
+        new Tooltip(
+            "The band of doubt: where four fifths of what the inputs allow lies; paler with the"
+                + " model's own"));
+    doubt.selectedProperty().bindBidirectional(service.doubt().wantedProperty());
+    for (var whole : List.of(title, full, cancel, doubt)) {
       whole.setMinWidth(USE_PREF_SIZE);
     }
-    var head = new HBox(8, title, space, cancel, full, chart.tools(status::setText));
+    var head = new HBox(8, title, space, cancel, doubt, full, chart.tools(status::setText));
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().add("side-head");
     rpm.setId("rpm-cursor");
@@ -74,6 +84,8 @@ public final class CurvePane extends VBox {
     service.stateProperty().subscribe(s -> show());
     session.buildProperty().subscribe(b -> show());
     service.overProperty().subscribe(o -> show());
+    service.doubt().wantedProperty().subscribe(w -> show());
+    service.doubt().knownProperty().subscribe(k -> show());
     rpm.valueProperty()
         .subscribe(
             v -> {
@@ -110,13 +122,35 @@ public final class CurvePane extends VBox {
       drawnWith = now;
       chart.show(seen, build.units(), from, to, band, wanted);
     }
+    chart.band(doubt().filter(k -> k.of().equals(session.engine().key())).map(Known::doubt));
     chart.dim(Seen.isOld(state));
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
     cancel.setManaged(cancel.isVisible());
     full.setDisable(state.isRunning() || session.bench().contradiction().isPresent());
-    status.setText(status(state, build.combination(), session.overProperty().get()));
+    status.setText(status(state, build.combination(), session.overProperty().get()) + banded());
     read();
+  }
+
+  private Optional<Known> doubt() {
+    return service.doubt().wantedProperty().get()
+        ? service.doubt().knownProperty().get()
+        : Optional.empty();
+  }
+
+  /** What the band is, as far as it is known; empty where none is wanted. */
+  private String banded() {
+    if (!service.doubt().wantedProperty().get()) {
+      return "";
+    }
+    return doubt()
+        .filter(k -> k.of().equals(session.engine().key()))
+        .map(
+            k ->
+                "; band: four fifths of %d samples%s, paler with the model's own doubt"
+                    .formatted(
+                        k.doubt().samples().size(), k.isWhole() ? "" : " of " + k.doubt().wanted()))
+        .orElse("; the band of doubt is being sampled");
   }
 
   /** The name of the build that is laid over; empty for none. */

@@ -76,6 +76,7 @@ public final class CurveService implements AutoCloseable {
 
   private final Session session;
   private final RunQueue runs = new RunQueue();
+  private final BandOfDoubt doubt = new BandOfDoubt();
   private final Solver solver;
 
   /** Each curve starts from where its own last one ended. */
@@ -118,6 +119,11 @@ public final class CurveService implements AutoCloseable {
   /** The queue in which the curve goes first. */
   public RunQueue runs() {
     return runs;
+  }
+
+  /** The band round the curve. */
+  public BandOfDoubt doubt() {
+    return doubt;
   }
 
   public ReadOnlyObjectProperty<CurveState> stateProperty() {

@@ -7,12 +7,14 @@ import grandbore.desktop.breathing.BreathingPage;
 import grandbore.desktop.camshaft.CamPage;
 import grandbore.desktop.compression.CompressionPage;
 import grandbore.desktop.controls.Overlay;
+import grandbore.desktop.controls.Places;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.heads.HeadsPage;
 import grandbore.desktop.longsection.LongSectionPage;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.ResultsPage;
 import grandbore.desktop.session.Session;
+import grandbore.desktop.weighing.DoubtService;
 import grandbore.desktop.weighing.WeighingPage;
 import java.util.function.Consumer;
 import javafx.beans.property.DoubleProperty;
@@ -28,6 +30,8 @@ public final class Pages {
   private final Look look;
   private final Consumer<Station> open;
   private final Overlay overlay;
+  private final Places places;
+  private final DoubtService doubt;
 
   /** The crank cursor, degrees, one for the whole window. */
   private final DoubleProperty crank = new SimpleDoubleProperty(50);
@@ -36,6 +40,7 @@ public final class Pages {
    * @param rpm the speed cursor, rev/min
    * @param open goes to a station
    * @param overlay shows something over the whole window
+   * @param places goes to an input or a reading
    */
   public Pages(
       Session session,
@@ -43,7 +48,10 @@ public final class Pages {
       ReadOnlyDoubleProperty rpm,
       Look look,
       Consumer<Station> open,
-      Overlay overlay) {
+      Overlay overlay,
+      Places places) {
+    this.places = places;
+    doubt = new DoubtService(session, curves);
     this.open = open;
     this.overlay = overlay;
     this.rpm = rpm;
@@ -81,7 +89,8 @@ public final class Pages {
       case CLEARANCES -> BenchPage.make(session, curves, look, overlay);
       case PREDICTION -> new ResultsPage(session, curves, rpm, look);
       case WEIGHING ->
-          WeighingPage.make(session, curves, look, group -> Station.ofGroup(group).title());
+          WeighingPage.make(
+              session, curves, doubt, look, group -> Station.ofGroup(group).title(), places);
     };
   }
 }

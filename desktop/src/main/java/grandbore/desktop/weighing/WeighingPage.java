@@ -1,6 +1,7 @@
 package grandbore.desktop.weighing;
 
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Places;
 import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.controls.Views;
 import grandbore.desktop.curve.CurveService;
@@ -17,11 +18,19 @@ public final class WeighingPage {
    * @param station names the station at which a group's inputs stand
    */
   public static Node make(
-      Session session, CurveService curves, Look look, UnaryOperator<String> station) {
+      Session session,
+      CurveService curves,
+      DoubtService doubt,
+      Look look,
+      UnaryOperator<String> station,
+      Places places) {
     var views =
         new Views()
             .with(ViewName.WEIGHING_BESIDE, () -> new BesideView(session, curves, look, station))
-            .with(ViewName.WEIGHING_SWEEP, () -> new SweepView(session, curves, look, station));
+            .with(ViewName.WEIGHING_SWEEP, () -> new SweepView(session, curves, look, station))
+            .with(
+                ViewName.WEIGHING_DOUBT,
+                () -> new DoubtView(session, curves, doubt, station, places));
     return Page.of(
         "Weighing up",
         "Each answer is a run of the wave model on the build as it stands, measured values in"

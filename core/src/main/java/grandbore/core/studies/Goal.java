@@ -1,0 +1,53 @@
+package grandbore.core.studies;
+
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.WantedBand;
+
+/** What is looked for; of each, more is better. */
+public enum Goal {
+  /** Average power over the band, W. */
+  BAND_POWER("average power over the band"),
+  /** Average torque over the band, N m. */
+  BAND_TORQUE("average torque over the band"),
+  /** The most power of any speed solved, W. */
+  PEAK_POWER("most power"),
+  /** The least torque in the band, N m. */
+  LEAST_TORQUE("least torque in the band"),
+  /** Octane of the fuel over what is wanted, where that is least. */
+  OCTANE("octane to spare"),
+  /** Money not spent, in the shop's currency. */
+  THRIFT("least money");
+
+  private final String label;
+
+  Goal(String label) {
+    this.label = label;
+  }
+
+  public String label() {
+    return label;
+  }
+
+  /** Not a number where the curve does not tell. */
+  double of(Rung rung, WantedBand band, double money) {
+    return switch (this) {
+      case BAND_POWER -> rung.power();
+      case BAND_TORQUE -> rung.torque();
+      case PEAK_POWER -> rung.figures().map(f -> f.power().power()).orElse(Double.NaN);
+      case LEAST_TORQUE ->
+          rung.figures().flatMap(CurveFigures::least).map(l -> l.torque()).orElse(Double.NaN);
+      case OCTANE ->
+          rung.curve().stream()
+              .flatMap(c -> c.settled().stream())
+              .filter(p -> p.rpm() >= band.from() && p.rpm() <= band.to())
+              .mapToDouble(Goal::octane)
+              .min()
+              .orElse(Double.NaN);
+      case THRIFT -> -money;
+    };
+  }
+
+  private static double octane(CurvePoint point) {
+    return point.margins().octane();
+  }
+}

@@ -1,0 +1,289 @@
+package grandbore.core.studies;
+
+import grandbore.core.changes.Change;
+import grandbore.core.changes.Cost;
+import grandbore.core.changes.DoesNotFit;
+import grandbore.core.combination.Given;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Specs;
+import grandbore.core.doubt.LatinHypercube;
+import grandbore.core.doubt.Uncertain;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Base;
+import grandbore.core.runs.Desk;
+import grandbore.core.runs.Study;
+import grandbore.core.search.Evolution;
+import grandbore.core.search.Judged;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * Looks for the engine that does best within bounds: free inputs over their ranges, changes that
+ * may be made or not. Every candidate starts from where the engine as it stands ended.
+ *
+ * @param free inputs and the range of each; only its ends count
+ * @param changes each made or not
+ * @param second weighed against the goal for a trade curve; empty for none
+ * @param robust whether a candidate counts by the fifth part of what the spreads of its inputs
+ *     allow, and not by itself
+ * @param candidates 10 to 20,000
+ * @param seed of all random draws
+ * @param known what was judged before: a search that was stopped goes on from there
+ */
+public record SearchStudy(
+    BuiltEngine engine,
+    WantedBand band,
+    List<SweepAxis> free,
+    List<Change> changes,
+    Goal goal,
+    Optional<Goal> second,
+    SearchBounds bounds,
+    boolean robust,
+    int candidates,
+    long seed,
+    List<Search.Candidate> known)
+    implements Study<Search> {
+  private static final int POINTS = 3;
+  private static final int FEWEST = 10;
+  private static final int MOST = 20_000;
+
+  /** Weights of the second goal, one after the other, where there is one. */
+  private static final double[] WEIGHTS = {0, 0.25, 0.5, 0.75, 1};
+
+  /** Samples of the spreads of each candidate that counts by them. */
+  private static final int SPREAD = 5;
+
+  /** A candidate of which no engine can be built is worse than any that breaks a bound. */
+  private static final double UNBUILT = 1e3;
+
+  public SearchStudy {
+    free = List.copyOf(free);
+    changes = List.copyOf(changes);
+    known = List.copyOf(known);
+    if (free.isEmpty() && changes.isEmpty()) {
+      throw new InvalidInput(
+          "Search", "nothing free", "an input with a range, or a change", "else nothing is sought");
+    }
+    if (candidates < FEWEST || candidates > MOST) {
+      throw new InvalidInput(
+          "Candidates", String.valueOf(candidates), "10 to 20,000", "each is a curve");
+    }
+    if (free.stream().map(SweepAxis::path).distinct().count() < free.size()) {
+      throw new InvalidInput(
+          "Search", "an input twice", "each input once", "it can have one value");
+    }
+  }
+
+  @Override
+  public String title() {
+    return "Search";
+  }
+
+  /** What it judges hangs on what was judged before only in what it need not run again. */
+  @Override
+  public List<Object> key() {
+    return List.of(engine, band, free, changes, goal, second, bounds, robust, candidates, seed);
+  }
+
+  /** What goes on: what was judged, and what is judged now. */
+  private final class Going {
+    final Desk<Search> desk;
+    final Base base;
+    final Rung stands;
+    final Map<List<Double>, Search.Candidate> had;
+    final List<Search.Candidate> all = new ArrayList<>();
+    final List<Uncertain> inputs = robust ? Uncertain.of(engine) : List.of();
+
+    Going(Desk<Search> desk) {
+      this.desk = desk;
+      base = desk.base(engine, band.speeds(POINTS), Fidelity.LIVE);
+      stands = Rung.of(engine, base.curve(), band);
+      had =
+          known.stream()
+              .collect(
+                  Collectors.toMap(Search.Candidate::point, c -> c, (a, b) -> a, HashMap::new));
+    }
+
+    Search so() {
+      return new Search(stands, all, candidates, seed, Optional.empty());
+    }
+
+    Judged judge(double[] x, double weight) {
+      var point = Arrays.stream(x).boxed().toList();
+      var candidate = had.get(point);
+      if (candidate == null) {
+        candidate = candidate(point);
+        had.put(point, candidate);
+      } else {
+        pieces(robust ? 1 + SPREAD : 1);
+      }
+      all.add(candidate);
+      desk.show(so());
+      return weighed(candidate, weight);
+    }
+
+    private void pieces(int curves) {
+      for (int k = 0; k < curves * POINTS; k++) {
+        desk.piece();
+      }
+    }
+
+    /** The same candidate is judged anew by each weight. */
+    private Judged weighed(Search.Candidate c, double weight) {
+      if (!c.judged().isFeasible() || second.isEmpty()) {
+        return c.judged();
+      }
+      return new Judged(
+          (1 - weight) * c.goal() / scale(goal) + weight * c.second() / scale(second.get()), 0);
+    }
+
+    private double scale(Goal of) {
+      double stood = Math.abs(of.of(stands, band, 0));
+      double money = changes.stream().mapToDouble(c -> c.cost().money()).sum();
+      return of == Goal.THRIFT ? Math.max(1, money) : of == Goal.OCTANE ? 5 : Math.max(1, stood);
+    }
+
+    private Search.Candidate candidate(List<Double> point) {
+      var values = new ArrayList<Double>();
+      for (int i = 0; i < free.size(); i++) {
+        var ends = free.get(i).values();
+        values.add(ends.getFirst() + (ends.getLast() - ends.getFirst()) * point.get(i));
+      }
+      var chosen = new ArrayList<Change>();
+      for (int i = 0; i < changes.size(); i++) {
+        if (point.get(free.size() + i) >= 0.5) {
+          chosen.add(changes.get(i));
+        }
+      }
+      double money = chosen.stream().map(Change::cost).reduce(Cost.NONE, Cost::plus).money();
+      try {
+        var built = build(values, chosen);
+        var rung = Rung.of(built, desk.curve(base, built), band);
+        var broken = bounds.broken(built.combination(), rung, band, money);
+        double is = robust ? low(built, rung) : goal.of(rung, band, money);
+        double beside = second.map(s -> s.of(rung, band, money)).orElse(Double.NaN);
+        double violation = broken.stream().mapToDouble(SearchBounds.Broken::by).sum();
+        return new Search.Candidate(
+            point,
+            values,
+            chosen,
+            money,
+            is,
+            beside,
+            new Judged(is, Double.isNaN(is) ? Math.max(violation, UNBUILT) : violation),
+            broken.stream().map(SearchBounds.Broken::words).distinct().toList());
+      } catch (DoesNotFit e) {
+        pieces(robust ? 1 + SPREAD : 1);
+        return new Search.Candidate(
+            point,
+            values,
+            chosen,
+            money,
+            Double.NaN,
+            Double.NaN,
+            new Judged(Double.NaN, UNBUILT),
+            List.of(String.valueOf(e.getMessage())));
+      }
+    }
+
+    /** The fifth part of what the spreads allow: the same draws for every candidate. */
+    private double low(BuiltEngine built, Rung stands) {
+      var batch = new Batch<Integer>();
+      var points = LatinHypercube.points(SPREAD, inputs.size(), seed);
+      for (int k = 0; k < SPREAD; k++) {
+        var z = Arrays.stream(points[k]).map(Doubt::deviation).toArray();
+        batch.add(k, () -> drawn(built, z));
+      }
+      var scores = new ArrayList<Double>();
+      scores.add(goal.of(stands, band, 0));
+      batch.run(desk, base).forEach(r -> scores.add(goal.of(Rung.of(r, band), band, 0)));
+      return scores.stream()
+          .filter(s -> !Double.isNaN(s))
+          .sorted()
+          .skip(1)
+          .findFirst()
+          .orElse(Double.NaN);
+    }
+
+    /** What is free or changed is drawn about its new value, by as much as about its old one. */
+    private BuiltEngine drawn(BuiltEngine built, double[] z) {
+      var here = Uncertain.of(built);
+      var deviations = new double[here.size()];
+      var places = new HashMap<String, Double>();
+      for (int i = 0; i < inputs.size(); i++) {
+        places.put(inputs.get(i).path(), z[i]);
+      }
+      for (int i = 0; i < here.size(); i++) {
+        deviations[i] = places.getOrDefault(here.get(i).path(), 0.0);
+      }
+      return Uncertain.on(built, here, deviations);
+    }
+  }
+
+  /** The engine with values of the free inputs and some changes, the changes first. */
+  public BuiltEngine build(List<Double> values, List<Change> chosen) {
+    BuiltEngine built = engine;
+    for (var change : chosen) {
+      built = change.on(built);
+    }
+    if (free.isEmpty()) {
+      return built;
+    }
+    var sets = new TreeMap<String, Object>();
+    for (int i = 0; i < free.size(); i++) {
+      var given = (Given) built.combination().at(free.get(i).path());
+      sets.put(free.get(i).path(), given.with(values.get(i), given.provenance()));
+    }
+    return new Change("Values found", sets).on(built);
+  }
+
+  @Override
+  public Search solve(Desk<Search> desk) {
+    double[] weights = second.isPresent() ? WEIGHTS : new double[] {0};
+    desk.expect((candidates * (robust ? 1 + SPREAD : 1) + 1) * POINTS);
+    var going = new Going(desk);
+    desk.show(going.so());
+    int inputs = free.size() + changes.size();
+    for (int k = 0; k < weights.length; k++) {
+      double weight = weights[k];
+      int share = candidates / weights.length;
+      new Evolution(inputs, Math.max(FEWEST / weights.length, share), seed + k)
+          .search(start(), x -> going.judge(x, weight));
+    }
+    var found = going.so();
+    return found
+        .best()
+        .map(b -> new Search(going.stands, found.candidates(), candidates, seed, verify(desk, b)))
+        .orElse(found);
+  }
+
+  /** Where the engine stands now, no change made. */
+  private double[] start() {
+    var from = new double[free.size() + changes.size()];
+    for (int i = 0; i < free.size(); i++) {
+      var ends = free.get(i).values();
+      double stands = Specs.field(free.get(i).path()).get(engine.combination()).si();
+      double at = (stands - ends.getFirst()) / (ends.getLast() - ends.getFirst());
+      from[i] = Math.clamp(at, 0, 1);
+    }
+    Arrays.fill(from, free.size(), from.length, 0.4);
+    return from;
+  }
+
+  private Optional<Search.Verified> verify(Desk<Search> desk, Search.Candidate best) {
+    var speeds = band.speeds(POINTS);
+    desk.expect(2 * POINTS);
+    var built = build(best.values(), best.chosen());
+    double is = band.meanPower(desk.curve(built, speeds, Fidelity.FULL));
+    double was = band.meanPower(desk.curve(engine, speeds, Fidelity.FULL));
+    return Optional.of(new Search.Verified(is, was));
+  }
+}
