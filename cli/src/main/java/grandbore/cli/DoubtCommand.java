@@ -119,7 +119,7 @@ final class DoubtCommand implements Callable<Integer> {
 
   private static List<Map<String, Object>> alone(
       BuiltEngine engine, WantedBand band, EffectsStudy.Step step) {
-    var found = StudyRun.of(new EffectsStudy(engine, band.speeds(4), band, step));
+    var found = StudyRun.of(new EffectsStudy(engine, band.fewSpeeds(), band, step));
     var rows = new ArrayList<Map<String, Object>>();
     for (var e : found.told()) {
       var row = new LinkedHashMap<String, Object>();

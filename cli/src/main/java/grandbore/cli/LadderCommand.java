@@ -1,16 +1,9 @@
 package grandbore.cli;
 
-import grandbore.book.ChangesJson;
-import grandbore.book.FormatException;
-import grandbore.book.TextFile;
-import grandbore.core.changes.Change;
-import grandbore.core.demo.DemoChanges;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.Ladder;
 import grandbore.core.studies.LadderStudy;
 import grandbore.core.studies.Repeatability;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -57,25 +50,12 @@ final class LadderCommand implements Callable<Integer> {
         StudyRun.of(
             new LadderStudy(
                 document.engine(),
-                read(),
+                ChangesOption.read(changes),
                 at.all(document.build().speeds()),
                 WantedBand.of(document.build().combination().brief()),
                 pairs));
     Tables.print(spec.commandLine().getOut(), pairs ? pairs(ladder) : rungs(ladder), format);
     return 0;
-  }
-
-  private List<Change> read() {
-    if (changes.equals("demo")) {
-      return DemoChanges.hillClimbEight();
-    }
-    try {
-      return ChangesJson.read(TextFile.read(Path.of(changes)));
-    } catch (InvalidPathException e) {
-      throw new FormatException("--changes: " + e.getReason());
-    } catch (FormatException e) {
-      throw new FormatException("--changes " + e.getMessage());
-    }
   }
 
   private static List<Map<String, Object>> rungs(Ladder ladder) {

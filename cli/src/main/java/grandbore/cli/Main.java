@@ -28,6 +28,7 @@ import picocli.CommandLine.Command;
       LadderCommand.class,
       SweepCommand.class,
       DoubtCommand.class,
+      SearchCommand.class,
       SchemaCommand.class,
       InstrumentsCommand.class
     })

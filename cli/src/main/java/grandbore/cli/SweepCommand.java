@@ -6,7 +6,6 @@ import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.InputSweep;
 import grandbore.core.studies.InputSweepStudy;
 import grandbore.core.studies.SweepAxis;
-import grandbore.core.units.Entry;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -54,11 +53,7 @@ final class SweepCommand implements Callable<Integer> {
     }
     var axes = new ArrayList<SweepAxis>();
     for (String said : inputs) {
-      int equals = said.indexOf('=');
-      axes.add(
-          equals < 0
-              ? SweepAxis.around(engine.combination(), said, steps)
-              : axis(said.substring(0, equals), said.substring(equals + 1), units));
+      axes.add(AxisOption.parse(said, engine.combination(), units, steps));
     }
     var sweep =
         StudyRun.of(
@@ -69,19 +64,6 @@ final class SweepCommand implements Callable<Integer> {
                 WantedBand.of(document.build().combination().brief())));
     Tables.print(spec.commandLine().getOut(), rows(sweep, units), format);
     return 0;
-  }
-
-  private SweepAxis axis(String path, String range, UnitSystem units) {
-    var quantity = Specs.field(path).spec().quantity();
-    int dots = range.indexOf("..");
-    if (dots < 0) {
-      throw new InvalidInput("--input", range, "two values: 28..36", "a sweep has two ends");
-    }
-    return SweepAxis.over(
-        path,
-        Entry.parse(range.substring(0, dots), quantity, units, 0),
-        Entry.parse(range.substring(dots + 2), quantity, units, 0),
-        steps);
   }
 
   private static List<Map<String, Object>> rows(InputSweep sweep, UnitSystem units) {

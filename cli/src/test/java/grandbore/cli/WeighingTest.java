@@ -154,6 +154,28 @@ class WeighingTest {
         .contains("Samples", "10 to 2,000");
   }
 
+  /** A search over one pipe is as good as the sweep's best; with no way out it says how near. */
+  @Test
+  void aSearchFindsWhatASweepFinds() throws IOException {
+    var pipe = "exhaust.primaryLength=500 mm..800 mm";
+    var sweep = rows("sweep", "--build", four, "--input", pipe, "--from", "3000", "--to", "8500");
+    double most = 0;
+    for (var row : sweep) {
+      most = Math.max(most, row.get("band_power_kw").asDouble());
+    }
+    var search = List.of("--build", four, "--free", pipe, "--candidates", "20");
+    var found = rows(with(search, "search")).get(0);
+    assertThat(found.get("holds").asBoolean()).isTrue();
+    assertThat(found.get("exhaust.primaryLength").asDouble()).isBetween(500.0, 800.0);
+    assertThat(found.get("goal_si").asDouble() / 1e3).isCloseTo(most, within(0.01 * most));
+    assertThat(found.get("every_cylinder_kw").asDouble())
+        .isGreaterThan(found.get("as_it_stands_kw").asDouble());
+    var none = rows(with(search, "search", "--octane", "70")).get(0);
+    assertThat(none.get("holds").asBoolean()).isFalse();
+    assertThat(none.get("broken").asText()).contains("octane to spare");
+    assertThat(run("search", "--build", four).err()).contains("nothing free");
+  }
+
   @Test
   void theDemosLadderRunsAndItsChangesComeAsADocument() throws IOException {
     var template = run("template", "--changes");

@@ -8,6 +8,8 @@ import java.util.stream.IntStream;
 
 /** The speeds that a brief wants power over, rev/min. */
 public record WantedBand(double from, double to) {
+  private static final double WIDEST_STEP = 1.3;
+
   public static WantedBand of(Brief brief) {
     return new WantedBand(
         Measure.RPM.fromSi(brief.bandFrom().si()), Measure.RPM.fromSi(brief.bandTo().si()));
@@ -20,6 +22,12 @@ public record WantedBand(double from, double to) {
   /** So many speeds, evenly spaced, both ends included. */
   public List<Double> speeds(int points) {
     return IntStream.range(0, points).mapToObj(i -> from + (to - from) * i / (points - 1)).toList();
+  }
+
+  /** As few speeds as tell of its average: three or more, none a third over the one before. */
+  public List<Double> fewSpeeds() {
+    int steps = (int) Math.ceil(Math.log(to / from) / Math.log(WIDEST_STEP) - 1e-9);
+    return speeds(1 + Math.max(2, steps));
   }
 
   /** A curve's averages over it, where the curve spans it. */

@@ -32,9 +32,6 @@ public record DoubtStudy(
   private static final int FEWEST = 10;
   private static final int MOST = 2000;
 
-  /** Speeds that tell of a band. */
-  private static final int POINTS = 3;
-
   /** Speeds this near to each other have much the same doubt, as a share. */
   private static final double NEAR = 0.9;
 
@@ -72,7 +69,7 @@ public record DoubtStudy(
   @Override
   public Doubt solve(Desk<Doubt> desk) {
     var inputs = Uncertain.of(engine);
-    var speeds = band.speeds(POINTS);
+    var speeds = band.fewSpeeds();
     var ends = ends();
     desk.expect((samples + 1) * speeds.size() + (samples / 2 + 1) * ends.size());
     var base = desk.base(engine, speeds, Fidelity.LIVE);

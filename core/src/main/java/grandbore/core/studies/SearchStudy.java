@@ -51,7 +51,6 @@ public record SearchStudy(
     long seed,
     List<Search.Candidate> known)
     implements Study<Search> {
-  private static final int POINTS = 3;
   private static final int FEWEST = 10;
   private static final int MOST = 20_000;
 
@@ -104,7 +103,7 @@ public record SearchStudy(
 
     Going(Desk<Search> desk) {
       this.desk = desk;
-      base = desk.base(engine, band.speeds(POINTS), Fidelity.LIVE);
+      base = desk.base(engine, speeds(), Fidelity.LIVE);
       stands = Rung.of(engine, base.curve(), band);
       had =
           known.stream()
@@ -131,7 +130,7 @@ public record SearchStudy(
     }
 
     private void pieces(int curves) {
-      for (int k = 0; k < curves * POINTS; k++) {
+      for (int k = 0; k < curves * speeds().size(); k++) {
         desk.piece();
       }
     }
@@ -228,6 +227,10 @@ public record SearchStudy(
     }
   }
 
+  private List<Double> speeds() {
+    return band.fewSpeeds();
+  }
+
   /** The engine with values of the free inputs and some changes, the changes first. */
   public BuiltEngine build(List<Double> values, List<Change> chosen) {
     BuiltEngine built = engine;
@@ -248,7 +251,7 @@ public record SearchStudy(
   @Override
   public Search solve(Desk<Search> desk) {
     double[] weights = second.isPresent() ? WEIGHTS : new double[] {0};
-    desk.expect((candidates * (robust ? 1 + SPREAD : 1) + 1) * POINTS);
+    desk.expect((candidates * (robust ? 1 + SPREAD : 1) + 1) * speeds().size());
     var going = new Going(desk);
     desk.show(going.so());
     int inputs = free.size() + changes.size();
@@ -279,11 +282,10 @@ public record SearchStudy(
   }
 
   private Optional<Search.Verified> verify(Desk<Search> desk, Search.Candidate best) {
-    var speeds = band.speeds(POINTS);
-    desk.expect(2 * POINTS);
+    desk.expect(2 * speeds().size());
     var built = build(best.values(), best.chosen());
-    double is = band.meanPower(desk.curve(built, speeds, Fidelity.FULL));
-    double was = band.meanPower(desk.curve(engine, speeds, Fidelity.FULL));
+    double is = band.meanPower(desk.curve(built, speeds(), Fidelity.FULL));
+    double was = band.meanPower(desk.curve(engine, speeds(), Fidelity.FULL));
     return Optional.of(new Search.Verified(is, was));
   }
 }

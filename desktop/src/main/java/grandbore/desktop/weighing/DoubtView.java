@@ -28,8 +28,6 @@ import javafx.scene.layout.VBox;
 
 /** How far the curve may lie off, what matters of the inputs, and what to measure next. */
 final class DoubtView extends VBox {
-  private static final int POINTS = 4;
-
   private final Session session;
   private final BandOfDoubt band;
   private final ResultService alone;
@@ -122,7 +120,7 @@ final class DoubtView extends VBox {
     effects = Optional.empty();
     known();
     alone.ask(
-        new EffectsStudy(engine, wants.speeds(POINTS), wants, step),
+        new EffectsStudy(engine, wants.fewSpeeds(), wants, step),
         part -> {},
         all -> {
           effects = Optional.of(all);
