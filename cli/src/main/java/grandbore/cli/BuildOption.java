@@ -3,9 +3,9 @@ package grandbore.cli;
 import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
 import grandbore.book.FormatException;
+import grandbore.book.PlannedChanges;
 import grandbore.book.TextFile;
 import grandbore.core.combination.InvalidInput;
-import grandbore.core.demo.DemoBuilds;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
@@ -61,7 +61,6 @@ final class BuildOption {
   }
 
   static BuildDocument demo() {
-    return new BuildDocument(
-        DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), DemoBuilds.hillClimbNotes());
+    return PlannedChanges.demo();
   }
 }

@@ -3,6 +3,7 @@ package grandbore.desktop;
 import grandbore.book.Backups;
 import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
+import grandbore.book.PlannedChanges;
 import grandbore.book.ShopBook;
 import grandbore.book.TextFile;
 import grandbore.core.demo.DemoBuilds;
@@ -169,11 +170,7 @@ final class StartPage extends VBox {
   static void demo(ShopBook book) {
     book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
     book.add(new BuildDocument(DemoChanges.madeOnTheEight(), List.of()));
-    book.add(
-        new BuildDocument(
-            DemoBuilds.hillClimbEight(),
-            DemoBuilds.hillClimbReadings(),
-            DemoBuilds.hillClimbNotes()));
+    book.add(PlannedChanges.demo());
   }
 
   private void shut(Door.Shut s) {

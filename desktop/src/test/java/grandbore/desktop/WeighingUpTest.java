@@ -11,13 +11,17 @@ import grandbore.core.prediction.EngineKey;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.Doubt;
 import grandbore.desktop.station.Station;
+import grandbore.desktop.weighing.LadderView;
+import java.nio.file.Files;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -195,5 +199,95 @@ class WeighingUpTest extends BenchTest {
 
     robot.clickOn("#curve-doubt");
     assertThat(text("#curve-status")).doesNotContain("band");
+  }
+
+  private List<String> rungs() {
+    return words("#ladder-table").stream().filter(w -> w.matches("\\d  .*")).toList();
+  }
+
+  /** A change is written by editing, costs what was said, climbs the ladder, and is made. */
+  @Test
+  void changesAreWrittenOrderedAndMadeOnTheLadder() throws Exception {
+    var session = bench.session();
+    go("weighing-ladder");
+    assertThat(isShown("#ladder-table")).isFalse();
+    robot.clickOn("#change-begin");
+    var before = session.build().combination();
+    scale("intake.throttleFlow", 1.15);
+    robot.clickOn("#change-name").write("Freer throttles");
+    robot.clickOn("#change-price").write("many");
+    robot.clickOn("#change-close");
+    assertThat(words("#change-writer")).anyMatch(w -> w.contains("many"));
+    assertThat(session.build().combination()).as("nothing is lost").isNotEqualTo(before);
+    robot.interact(() -> robot.lookup("#change-price").<TextField>query().setText("300"));
+    robot.clickOn("#change-close");
+    assertThat(session.build().combination()).isEqualTo(before);
+    assertThat(rungs()).containsExactly("1  Freer throttles");
+
+    // The difference of another build is the second.
+    robot.clickOn("#ladder-from");
+    WaitForAsyncUtils.waitForFxEvents();
+    robot.clickOn("Tight four");
+    until("two", () -> rungs().size() == 2);
+    until("run", () -> isShown("#ladder-pairs") && !words("#ladder-pairs").contains("–"));
+    var first = words("#ladder-table");
+    assertThat(first).contains("300", "All of it");
+
+    // Moved by a key, taken back by undo.
+    robot.interact(() -> robot.lookup("#rung-2").query().requestFocus());
+    robot.press(KeyCode.ALT).type(KeyCode.UP).release(KeyCode.ALT);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(rungs()).containsExactly("1  As Tight four", "2  Freer throttles");
+    robot.interact(session::undo);
+    assertThat(rungs()).containsExactly("1  Freer throttles", "2  As Tight four");
+    // Compression costs nothing here, and so comes first.
+    robot.clickOn("#ladder-order");
+    until("ordered", () -> rungs().getFirst().equals("1  As Tight four"));
+
+    robot.clickOn("#rung-away-1");
+    assertThat(rungs()).containsExactly("1  Freer throttles");
+    robot.clickOn("#rung-make-1");
+    assertThat(((Given) session.build().combination().at("intake.throttleFlow")).si())
+        .isEqualTo(1.15 * ((Given) before.at("intake.throttleFlow")).si());
+
+    // A damaged file is refused whole.
+    var file = Files.writeString(folder.resolve("changes.json"), "{\"format\": 3}");
+    robot.interact(() -> ((LadderView) robot.lookup("#ladder-view").query()).read(file));
+    assertThat(text("#ladder-status")).contains("✕ changes.json");
+    assertThat(rungs()).hasSize(1);
+  }
+
+  private void scale(String path, double factor) {
+    robot.interact(
+        () ->
+            bench
+                .session()
+                .edit(
+                    path,
+                    b -> {
+                      var was = (Given) b.combination().at(path);
+                      return b.with(
+                          b.combination()
+                              .with(path, was.with(factor * was.si(), was.provenance())));
+                    }));
+  }
+
+  /** The shares of a difference add up to it. */
+  @Test
+  void whyTwoBuildsDifferIsSharedOut() {
+    go("weighing-beside");
+    robot.clickOn("#beside-add");
+    WaitForAsyncUtils.waitForFxEvents();
+    robot.clickOn("Tight four");
+    until("compared", () -> isShown("#why-ask"));
+    robot.interact(() -> robot.lookup("#why-ask").<Button>query().fire());
+    until("shared", () -> isShown("#why-table"));
+    var all = words("#why-table");
+    int one = all.indexOf("compression, size and burn");
+    int whole = all.indexOf("All of it");
+    assertThat(one).isPositive();
+    // Only compression differs: its share is all of it.
+    assertThat(all.subList(one + 1, one + 4)).isEqualTo(all.subList(whole + 1, whole + 4));
+    assertThat(all.get(one + 1)).matches("\\+\\d+\\.\\d");
   }
 }

@@ -42,6 +42,7 @@ public enum ViewName {
   VIEW_LOSSES("Losses", "view-losses"),
   VIEW_SLOW("Idle and cranking", "view-slow"),
   WEIGHING_BESIDE("Side by side", "weighing-beside"),
+  WEIGHING_LADDER("Ladder", "weighing-ladder"),
   WEIGHING_SWEEP("Sweep", "weighing-sweep"),
   WEIGHING_DOUBT("Doubt and what to measure", "weighing-doubt");
 

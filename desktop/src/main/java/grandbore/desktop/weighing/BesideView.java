@@ -47,6 +47,7 @@ final class BesideView extends VBox {
   private final Label status = Page.hint("");
   private final PlotPane power;
   private final PlotPane gain;
+  private final WhyPane why;
   private final List<Session.Over> others = new ArrayList<>();
 
   BesideView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
@@ -56,6 +57,7 @@ final class BesideView extends VBox {
     service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
     power = new PlotPane(look, "beside-power", "Power", "%.0f");
     gain = new PlotPane(look, "beside-gain", "Torque gained over the build on the bench", "%.1f");
+    why = new WhyPane(curves, look);
     asking =
         new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
     add.setId("beside-add");
@@ -197,6 +199,8 @@ final class BesideView extends VBox {
             names,
             shown.units(),
             station));
+    why.of(engines.getFirst(), engines.getLast(), names.getLast(), band, shown);
+    parts.add(why);
     found.getChildren().setAll(parts);
     Page.show(found, true);
   }

@@ -27,6 +27,7 @@ public final class WeighingPage {
     var views =
         new Views()
             .with(ViewName.WEIGHING_BESIDE, () -> new BesideView(session, curves, look, station))
+            .with(ViewName.WEIGHING_LADDER, () -> new LadderView(session, curves, look))
             .with(ViewName.WEIGHING_SWEEP, () -> new SweepView(session, curves, look, station))
             .with(
                 ViewName.WEIGHING_DOUBT,

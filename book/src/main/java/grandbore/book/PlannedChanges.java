@@ -1,0 +1,43 @@
+package grandbore.book;
+
+import grandbore.core.changes.Change;
+import grandbore.core.clearances.Kept;
+import grandbore.core.clearances.Planned;
+import grandbore.core.demo.DemoBuilds;
+import grandbore.core.demo.DemoChanges;
+import grandbore.core.units.UnitSystem;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The changes that are thought of for a build, as its notes keep them. */
+public final class PlannedChanges {
+  private PlannedChanges() {}
+
+  /**
+   * Those that stand, in the order of the ladder.
+   *
+   * @param notes of the build, the oldest first
+   * @throws FormatException where they can't be read
+   */
+  public static List<Change> of(List<Planned> notes) {
+    return notes.isEmpty() || notes.getLast().document().isEmpty()
+        ? List.of()
+        : ChangesJson.read(notes.getLast().document());
+  }
+
+  /** What is kept for these to stand. */
+  public static Planned note(List<Change> changes, UnitSystem units) {
+    return new Planned(changes.isEmpty() ? "" : ChangesJson.write(changes, units));
+  }
+
+  /** The demo's V8 with its readings, its notes, and what could be done to it next. */
+  public static BuildDocument demo() {
+    var notes = new ArrayList<>(DemoBuilds.hillClimbNotes());
+    var last = notes.stream().map(Kept::at).max(Instant::compareTo).orElse(Instant.EPOCH);
+    var planned = note(DemoChanges.hillClimbEight(), DemoBuilds.hillClimbEight().units());
+    notes.add(new Kept(0, planned, "", last, false));
+    return new BuildDocument(
+        DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), List.copyOf(notes));
+  }
+}

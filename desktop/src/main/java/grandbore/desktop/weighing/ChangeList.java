@@ -1,0 +1,111 @@
+package grandbore.desktop.weighing;
+
+import grandbore.book.PlannedChanges;
+import grandbore.core.changes.Change;
+import grandbore.core.changes.Cost;
+import grandbore.core.clearances.Planned;
+import grandbore.core.combination.Combination;
+import grandbore.desktop.session.Session;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The changes thought of for the build on the bench, in the order of its ladder. Each step is kept
+ * with the build and can be undone; while one is being written, the edits on the bench are its.
+ */
+final class ChangeList {
+  /**
+   * A change that is being written.
+   *
+   * @param build on whose bench
+   * @param before the engine as it was when it was begun
+   */
+  record Written(long build, Combination before) {}
+
+  private final Session session;
+  private Written written;
+
+  ChangeList(Session session) {
+    this.session = session;
+  }
+
+  /**
+   * As they stand.
+   *
+   * @throws grandbore.book.FormatException where they can't be read
+   */
+  List<Change> all() {
+    return PlannedChanges.of(session.notes(Planned.class));
+  }
+
+  private void keep(List<Change> now) {
+    session.keep(PlannedChanges.note(now, session.build().units()), "");
+  }
+
+  void add(List<Change> more) {
+    var now = new ArrayList<>(all());
+    now.addAll(more);
+    keep(now);
+  }
+
+  void remove(int place) {
+    var now = new ArrayList<>(all());
+    now.remove(place);
+    keep(now);
+  }
+
+  /** Moves one to where another stands, those between closing up. */
+  void move(int from, int to) {
+    var now = new ArrayList<>(all());
+    if (from != to && to >= 0 && to < now.size()) {
+      now.add(to, now.remove(from));
+      keep(now);
+    }
+  }
+
+  /** Puts all in another order: places from 0. */
+  void order(List<Integer> places) {
+    var was = all();
+    var now = places.stream().map(was::get).toList();
+    if (!now.equals(was)) {
+      keep(now);
+    }
+  }
+
+  /** Makes one on the build on the bench. */
+  void make(int place) {
+    var change = all().get(place);
+    session.edit(change.name(), b -> b.with(change.on(b.combination())));
+  }
+
+  boolean isWriting() {
+    return written != null && written.build == session.id();
+  }
+
+  /** From now on edits on the bench are a change's. */
+  void begin() {
+    written = new Written(session.id(), session.build().combination());
+  }
+
+  /** The engine goes back to where it was; nothing is kept. */
+  void giveUp() {
+    var before = written.before;
+    written = null;
+    session.edit("Change given up", b -> b.with(before));
+  }
+
+  /**
+   * What was edited becomes a change, and the engine goes back to where it was.
+   *
+   * @throws grandbore.core.combination.InvalidInput where nothing was edited
+   */
+  void close(String name, double price) {
+    var before = written.before;
+    // Refused before anything is put back: what was edited is not lost.
+    var change =
+        Change.between(name, before, session.build().combination()).costing(new Cost(price, 0, 0));
+    written = null;
+    session.edit("Change written", b -> b.with(before));
+    add(List.of(change));
+  }
+}
