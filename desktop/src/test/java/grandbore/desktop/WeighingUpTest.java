@@ -6,6 +6,7 @@ import grandbore.book.BuildDocument;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Given;
+import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.EngineKey;
 import grandbore.core.runs.Urgency;
@@ -289,5 +290,41 @@ class WeighingUpTest extends BenchTest {
     // Only compression differs: its share is all of it.
     assertThat(all.subList(one + 1, one + 4)).isEqualTo(all.subList(whole + 1, whole + 4));
     assertThat(all.get(one + 1)).matches("\\+\\d+\\.\\d");
+  }
+
+  /** What is free is searched, stopped, gone on with, and the best goes into the build. */
+  @Test
+  void theBestOfASearchGoesIntoTheBuild() {
+    var session = bench.session();
+    go("weighing-search");
+    robot.clickOn("#search-go");
+    assertThat(words("#search-view")).anyMatch(w -> w.contains("nothing free"));
+    robot.clickOn("#search-add");
+    robot.interact(() -> robot.lookup("#search-candidates").<TextField>query().setText("some"));
+    robot.clickOn("#search-go");
+    assertThat(words("#search-view")).anyMatch(w -> w.contains("Candidates") && w.contains("some"));
+    robot.interact(() -> robot.lookup("#search-candidates").<TextField>query().setText("300"));
+    robot.clickOn("#search-go");
+    until("some judged", () -> isShown("#search-progress"));
+    robot.clickOn("#search-run-stop");
+    until("stopped", () -> "Stopped.".equals(text("#search-run-words")));
+    robot.clickOn("#search-go");
+    until("searched", () -> text("#search-status").startsWith("300 candidates, seed 1."));
+    assertThat(text("#search-status")).contains("Every cylinder solved");
+
+    var field = Specs.field("exhaust.primaryLength");
+    double before = field.get(session.build().combination()).si();
+    robot.interact(() -> robot.lookup("#search-take-1").<Button>query().fire());
+    double after = field.get(session.build().combination()).si();
+    assertThat(after).isNotEqualTo(before).isBetween(0.8 * before, 1.2 * before);
+    robot.interact(session::undo);
+    assertThat(field.get(session.build().combination()).si()).isEqualTo(before);
+
+    // With no way out the nearest miss is shown.
+    robot.interact(() -> robot.lookup("#search-octane").<TextField>query().setText("70"));
+    robot.interact(() -> robot.lookup("#search-candidates").<TextField>query().setText("10"));
+    robot.interact(() -> robot.lookup("#search-go").<Button>query().fire());
+    until("missed", () -> text("#search-status").startsWith("Nothing holds. The nearest miss"));
+    assertThat(words("#search-table")).anyMatch(w -> w.contains("octane to spare"));
   }
 }

@@ -3,6 +3,7 @@ package grandbore.core.studies;
 import grandbore.core.changes.Change;
 import grandbore.core.changes.Cost;
 import grandbore.core.changes.DoesNotFit;
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Specs;
@@ -231,21 +232,39 @@ public record SearchStudy(
     return band.fewSpeeds();
   }
 
+  /** The same search, going on from what was judged before. */
+  public SearchStudy from(List<Search.Candidate> judged) {
+    return new SearchStudy(
+        engine, band, free, changes, goal, second, bounds, robust, candidates, seed, judged);
+  }
+
+  /** A combination with what a candidate is made of, the changes first. */
+  public Combination on(Combination c, Search.Candidate found) {
+    var made = c;
+    for (var change : found.chosen()) {
+      made = change.on(made);
+    }
+    var sets = sets(made, found.values());
+    return sets.isEmpty() ? made : new Change("Values found", sets).on(made);
+  }
+
+  private Map<String, Object> sets(Combination c, List<Double> values) {
+    var sets = new TreeMap<String, Object>();
+    for (int i = 0; i < free.size(); i++) {
+      var given = (Given) c.at(free.get(i).path());
+      sets.put(free.get(i).path(), given.with(values.get(i), given.provenance()));
+    }
+    return sets;
+  }
+
   /** The engine with values of the free inputs and some changes, the changes first. */
-  public BuiltEngine build(List<Double> values, List<Change> chosen) {
+  private BuiltEngine build(List<Double> values, List<Change> chosen) {
     BuiltEngine built = engine;
     for (var change : chosen) {
       built = change.on(built);
     }
-    if (free.isEmpty()) {
-      return built;
-    }
-    var sets = new TreeMap<String, Object>();
-    for (int i = 0; i < free.size(); i++) {
-      var given = (Given) built.combination().at(free.get(i).path());
-      sets.put(free.get(i).path(), given.with(values.get(i), given.provenance()));
-    }
-    return new Change("Values found", sets).on(built);
+    var sets = sets(built.combination(), values);
+    return sets.isEmpty() ? built : new Change("Values found", sets).on(built);
   }
 
   @Override

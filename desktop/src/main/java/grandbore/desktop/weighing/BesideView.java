@@ -193,14 +193,14 @@ final class BesideView extends VBox {
     var parts = new ArrayList<Node>();
     parts.add(PlotPane.pair(power, gain));
     parts.add(new BesideFigures(engines, names, curves, band, shown.units()));
+    why.of(engines.getFirst(), engines.getLast(), names.getLast(), band, shown);
+    parts.add(why);
     parts.add(
         new BesideInputs(
             engines.stream().map(BuiltEngine::combination).toList(),
             names,
             shown.units(),
             station));
-    why.of(engines.getFirst(), engines.getLast(), names.getLast(), band, shown);
-    parts.add(why);
     found.getChildren().setAll(parts);
     Page.show(found, true);
   }

@@ -31,11 +31,9 @@ import java.util.Locale;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** One input over a range: a fan of curves, what each value gives, the best one taken over. */
 public final class SweepView extends VBox {
@@ -45,8 +43,7 @@ public final class SweepView extends VBox {
   private final Session session;
   private final ResultService service;
   private final Asking asking;
-  private final ComboBox<String> stations = new ComboBox<>();
-  private final ComboBox<Specs.Field> inputs = new ComboBox<>();
+  private final InputPicker picker;
   private final Refusal refusal = new Refusal();
   private final CommitField from = new CommitField("sweep from", t -> range(t, true), refusal);
   private final CommitField to = new CommitField("sweep to", t -> range(t, false), refusal);
@@ -56,43 +53,20 @@ public final class SweepView extends VBox {
   private final VBox table = new VBox();
   private final PlotPane fan;
   private final PlotPane average;
-  private final UnaryOperator<String> station;
   private Specs.Field field = Specs.field("exhaust.primaryLength");
   private SweepAxis axis;
   private InputSweep found;
-  private boolean choosing;
 
   SweepView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
     super(10);
     this.session = session;
-    this.station = station;
+    picker = new InputPicker("sweep", station, f -> sweep(f.path()));
     getStyleClass().add("sweep-view");
     service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
     fan = new PlotPane(look, "sweep-fan", "Torque gained over the build as it stands", "%.1f");
     average = new PlotPane(look, "sweep-average", "Average power over the band", "%.1f");
     asking =
         new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
-    stations.setId("sweep-station");
-    stations.setAccessibleText("station of the input");
-    stations
-        .getItems()
-        .setAll(Specs.fields().stream().map(f -> station.apply(f.group())).distinct().toList());
-    stations.setOnAction(e -> chosenStation());
-    inputs.setId("sweep-input");
-    inputs.setAccessibleText("input that is swept");
-    inputs.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Specs.Field f) {
-            return f == null ? "" : f.spec().label();
-          }
-
-          @Override
-          public Specs.Field fromString(String text) {
-            return null;
-          }
-        });
-    inputs.setOnAction(e -> chosenInput());
     from.setId("sweep-from");
     to.setId("sweep-to");
     unit.getStyleClass().add("unit");
@@ -100,8 +74,9 @@ public final class SweepView extends VBox {
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     take.setOnAction(e -> take());
     Page.show(take, false);
-    var row =
-        new FlowPane(8, 4, stations, inputs, new Label("from"), from, new Label("to"), to, unit);
+    var row = new FlowPane(8, 4);
+    row.getChildren().addAll(picker.boxes());
+    row.getChildren().addAll(new Label("from"), from, new Label("to"), to, unit);
     row.setAlignment(Pos.CENTER_LEFT);
     var says = new FlowPane(10, 4, status, take);
     says.setAlignment(Pos.CENTER_LEFT);
@@ -121,38 +96,10 @@ public final class SweepView extends VBox {
   /** Sweeps an input, a fifth up and down from where it stands. */
   public void sweep(String path) {
     field = Specs.field(path);
-    choosing = true;
-    stations.setValue(station.apply(field.group()));
-    fields();
-    inputs.setValue(field);
-    choosing = false;
+    picker.show(field);
     axis = null;
     around();
     asking.soon();
-  }
-
-  private void fields() {
-    inputs
-        .getItems()
-        .setAll(
-            Specs.fields().stream()
-                .filter(f -> station.apply(f.group()).equals(stations.getValue()))
-                .toList());
-  }
-
-  private void chosenStation() {
-    if (!choosing && stations.getValue() != null) {
-      choosing = true;
-      fields();
-      choosing = false;
-      inputs.setValue(inputs.getItems().getFirst());
-    }
-  }
-
-  private void chosenInput() {
-    if (!choosing && inputs.getValue() != null) {
-      sweep(inputs.getValue().path());
-    }
   }
 
   private Quantity quantity() {
