@@ -327,4 +327,15 @@ class WeighingUpTest extends BenchTest {
     until("missed", () -> text("#search-status").startsWith("Nothing holds. The nearest miss"));
     assertThat(words("#search-table")).anyMatch(w -> w.contains("octane to spare"));
   }
+
+  /** The whole list of what bites, the first first, each with its working. */
+  @Test
+  void whatBitesFirstIsListedWithItsWorking() {
+    go("weighing-limits");
+    until("told", () -> text("#limits-says").contains("First: "));
+    assertThat(isShown("#check-valves_follow")).isTrue();
+    assertThat(words("#limits-view"))
+        .anyMatch(w -> w.matches("\\d+ % (left|beyond): .*"))
+        .anyMatch(w -> w.contains("maker's word"));
+  }
 }

@@ -7,8 +7,11 @@ package grandbore.core.checks;
  * @param label for people
  * @param says in a short sentence
  * @param working how it was reckoned, with the values put in and the source
+ * @param margin share of what is allowed that is left, less than nothing beyond it; not a number
+ *     where there is no such share
  */
-public record Check(String name, String label, Verdict verdict, String says, String working) {
+public record Check(
+    String name, String label, Verdict verdict, String says, String working, double margin) {
   /** How it stands. */
   public enum Verdict {
     GOOD("good"),

@@ -17,7 +17,20 @@ public final class CheckList {
   }
 
   public void add(String name, String label, Check.Verdict verdict, String says, String working) {
-    checks.add(new Check(name, label, verdict, says, working));
+    add(name, label, verdict, says, working, Double.NaN);
+  }
+
+  /**
+   * @param margin share of what is allowed that is left, less than nothing beyond it
+   */
+  public void add(
+      String name,
+      String label,
+      Check.Verdict verdict,
+      String says,
+      String working,
+      double margin) {
+    checks.add(new Check(name, label, verdict, says, working, margin));
   }
 
   /** Something that can't be told before an input is known. */

@@ -103,6 +103,7 @@ public final class FuelStand {
         "this engine wants %.1f octane there and the fuel has %.1f: the autoignition integral of Douaud"
                 .formatted(p.margins().octaneWanted(), c.mixture().fuel().antiKnockIndex())
             + " and Eyzat (SAE 780080) over the simulated cycle of the worst cylinder. A predicted"
-            + " knock limit is no promise that the engine will not knock.");
+            + " knock limit is no promise that the engine will not knock.",
+        margin / p.margins().octaneWanted());
   }
 }

@@ -80,7 +80,19 @@ public final class Surrogate {
     return new Surrogate(best.terms, best.factors, all > 0 ? best.press / all : 0);
   }
 
-  private record Fit(List<Term> terms, double[] factors, double[] residuals, double press) {}
+  private static final class Fit {
+    final List<Term> terms;
+    final double[] factors;
+    final double[] residuals;
+    final double press;
+
+    Fit(List<Term> terms, double[] factors, double[] residuals, double press) {
+      this.terms = List.copyOf(terms);
+      this.factors = factors;
+      this.residuals = residuals;
+      this.press = press;
+    }
+  }
 
   private static Fit fit(List<Term> terms, double[][] z, double[] y) {
     int columns = terms.size() + 1;
@@ -106,7 +118,7 @@ public final class Surrogate {
       double out = residuals[k] / Math.max(1e-9, 1 - hat);
       press += out * out;
     }
-    return new Fit(List.copyOf(terms), factors, residuals, press);
+    return new Fit(terms, factors, residuals, press);
   }
 
   /** The term that goes best with what is left; {@code null} where there is none. */

@@ -59,7 +59,8 @@ public final class Overspeed {
             + ". A ring a quarter thinner: %s. A stroke 5 %% shorter: %s."
                 .formatted(
                     Quantity.ROTATION.show(thinner, build.units()),
-                    Quantity.ROTATION.show(shorter, build.units())));
+                    Quantity.ROTATION.show(shorter, build.units())),
+        flutter / top - 1);
     boolean race = Bands.isRace(build.application());
     double limit = race ? RACE : STREET;
     double mean = c.bottomEnd().stroke().si() * top / Math.PI;
@@ -74,7 +75,8 @@ public final class Overspeed {
                 Quantity.PISTON_SPEED.show(limit, build.units()),
                 CheckList.PRACTICE,
                 Quantity.ROTATION.show(
-                    limit * Math.PI / c.bottomEnd().stroke().si(), build.units())));
+                    limit * Math.PI / c.bottomEnd().stroke().si(), build.units())),
+        limit / mean - 1);
     var h = c.heads();
     meets(
         list,

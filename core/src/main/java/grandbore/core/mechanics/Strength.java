@@ -81,6 +81,7 @@ public final class Strength {
         "the most over all speeds, from the simulated pressure and the masses of the parts, over %s"
                 .formatted(list.show(q, rating.si()))
             + "; close from 85 % on. A rating is its maker's, and no predicted load is a promise"
-            + " that the part stands it.");
+            + " that the part stands it.",
+        1 - share);
   }
 }

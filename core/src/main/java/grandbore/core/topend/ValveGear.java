@@ -90,7 +90,8 @@ public final class ValveGear {
         label,
         has < least ? BAD : has < least + CLOSE_BY ? CLOSE : GOOD,
         has < 0 ? "they meet by %s%s".formatted(show(-has), where) : show(has) + where,
-        working + "; at least " + show(least) + " (" + CheckList.PRACTICE + ")");
+        working + "; at least " + show(least) + " (" + CheckList.PRACTICE + ")",
+        has / least - 1);
   }
 
   private void depth(String side, Given recess, double inches) {
@@ -208,7 +209,8 @@ public final class ValveGear {
         limit + list.show(Quantity.ROTATION, now),
         "one degree of freedom: the train's stiffness, the valve's mass and its spring (see the"
             + " model document); highest speed "
-            + list.show(Quantity.ROTATION, top));
+            + list.show(Quantity.ROTATION, top),
+        now / top - 1);
     double shim = follows(shimmed(c), most);
     list.add(
         "follow_shimmed",

@@ -1,0 +1,87 @@
+package grandbore.core.limits;
+
+import grandbore.core.build.Build;
+import grandbore.core.checks.Check;
+import grandbore.core.checks.Check.Verdict;
+import grandbore.core.checks.CheckList;
+import grandbore.core.compression.FuelStand;
+import grandbore.core.mechanics.Overspeed;
+import grandbore.core.mechanics.Strength;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.topend.ValveGear;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** What bites first: float, room, knock, piston, ring, rod, bolts, port, in the order of margin. */
+public final class Limits {
+  /**
+   * Mach number at the valve's end of the port from which more speed brings little more air; common
+   * practice, no source.
+   */
+  private static final double PORT = 0.6;
+
+  private static final double CLOSE = 0.9;
+
+  /** What would change a limit is none itself, nor are rules of thumb. */
+  private static final Set<String> NO_LIMIT =
+      Set.of("follow_shimmed", "follow_lightened", "school_static", "school_effective");
+
+  private Limits() {}
+
+  /**
+   * All that can be told of, those that do not hold first, each kind by what is left of it; those
+   * that can't be told last.
+   *
+   * @param curve of the engine
+   */
+  public static List<Check> of(Build build, BuiltEngine engine, Curve curve) {
+    // The parts as they were measured.
+    var measured = build.with(engine.combination());
+    return Stream.of(
+            ValveGear.springs(measured),
+            ValveGear.pistonToValve(measured),
+            Overspeed.of(measured),
+            Strength.of(measured, curve),
+            FuelStand.of(measured, engine, curve),
+            port(measured, curve))
+        .flatMap(List::stream)
+        .filter(c -> !NO_LIMIT.contains(c.name()))
+        .sorted(Comparator.comparingInt(Limits::order).thenComparingDouble(Check::margin))
+        .toList();
+  }
+
+  private static int order(Check c) {
+    return switch (c.verdict()) {
+      case BAD -> 0;
+      case CLOSE -> 1;
+      case GOOD -> 2;
+      case UNKNOWN -> 3;
+    };
+  }
+
+  private static List<Check> port(Build build, Curve curve) {
+    var list = new CheckList(build.units());
+    curve.settled().stream()
+        .max(Comparator.comparingDouble((CurvePoint p) -> p.efforts().portMach()))
+        .ifPresent(
+            p -> {
+              double mach = p.efforts().portMach();
+              list.add(
+                  "port_mach",
+                  "Intake port, Mach number",
+                  mach > PORT ? Verdict.BAD : mach > CLOSE * PORT ? Verdict.CLOSE : Verdict.GOOD,
+                  "%.2f at %,.0f rpm".formatted(mach, p.rpm()),
+                  "the highest at the valve's end of the port over the cycle, simulated; from %.1f on"
+                          .formatted(PORT)
+                      + " more speed brings little more air ("
+                      + CheckList.PRACTICE
+                      + ")",
+                  1 - mach / PORT);
+            });
+    return list.checks();
+  }
+}
