@@ -14,13 +14,20 @@ import grandbore.core.prediction.WarmStarts;
 import grandbore.core.runs.RunQueue;
 import grandbore.core.runs.Study;
 import grandbore.core.runs.Urgency;
+import grandbore.core.studies.DoubtStudy;
+import grandbore.core.studies.EffectsStudy;
+import grandbore.core.studies.Goal;
 import grandbore.core.studies.InputSweepStudy;
 import grandbore.core.studies.LadderStudy;
+import grandbore.core.studies.SearchBounds;
+import grandbore.core.studies.SearchStudy;
 import grandbore.core.studies.SweepAxis;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Supplier;
 
 /** Times the predictions on this machine: least, median and most of some runs after a warm-up. */
@@ -68,21 +75,51 @@ public final class Bench {
         List.of(
             SweepAxis.around(build.combination(), "intake.runnerLength", 9),
             SweepAxis.around(build.combination(), "exhaust.primaryLength", 9));
-    time("V8, map of 9 by 9", () -> new InputSweepStudy(engine, axes, speeds, band));
+    var few = band.fewSpeeds();
+    time("V8, map of 9 by 9", () -> new InputSweepStudy(engine, axes, few, band));
+    double from = build.speeds().from();
+    double to = build.speeds().to();
+    time("V8, 200 samples of doubt", () -> new DoubtStudy(engine, band, from, to, 200, 1));
+    time(
+        "V8, each input alone",
+        () -> new EffectsStudy(engine, few, band, EffectsStudy.Step.SPREAD));
+    time(
+        "V8, search, 500 candidates",
+        () ->
+            new SearchStudy(
+                engine,
+                band,
+                axes,
+                changes,
+                Goal.BAND_POWER,
+                Optional.empty(),
+                SearchBounds.NONE,
+                false,
+                500,
+                1,
+                List.of()));
   }
 
   private static void time(String what, Supplier<Study<?>> study) {
     try (var queue = new RunQueue()) {
       long start = System.nanoTime();
       var run = queue.submit(study.get(), Urgency.STUDY);
+      var first = new AtomicLong();
+      run.watch(
+          () -> {
+            if (run.partial().isPresent()) {
+              first.compareAndSet(0, System.nanoTime() - start);
+            }
+          });
       var _ = run.await();
       double seconds = (System.nanoTime() - start) / 1e9;
       System.out.printf(
           Locale.ROOT,
-          "%-34s %7.1f s, %.0f ms a curve of 16 speeds%n",
+          "%-34s %7.1f s, %.1f ms a speed, the first of it after %.2f s%n",
           what,
           seconds,
-          16e3 * seconds / run.progress().done());
+          1e3 * seconds / run.progress().done(),
+          first.get() / 1e9);
     }
   }
 

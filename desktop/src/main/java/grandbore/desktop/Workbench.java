@@ -111,6 +111,7 @@ final class Workbench implements AutoCloseable {
           b.reading().ifPresent(guide::toReading);
           b.station().ifPresent(rail::choose);
         });
+    InputMenu.on(scene, guide);
     commands = commands(guide);
     findable =
         new Findable(

@@ -328,9 +328,44 @@ class WeighingUpTest extends BenchTest {
     assertThat(words("#search-table")).anyMatch(w -> w.contains("octane to spare"));
   }
 
-  /** The whole list of what bites, the first first, each with its working. */
+  /**
+   * Two inputs as a map, its best into the build; another score is read off without a run. Its
+   * limits stand beside.
+   */
   @Test
-  void whatBitesFirstIsListedWithItsWorking() {
+  void theBestOfAMapGoesIntoTheBuild() {
+    var session = bench.session();
+    // From the mouse on an input to its sweep.
+    robot.rightClickOn("#exhaust-primaryLength-text");
+    WaitForAsyncUtils.waitForFxEvents();
+    robot.clickOn("#input-sweep");
+    until("the station", () -> bench.rail().chosenProperty().get() == Station.WEIGHING);
+    assertThat(robot.lookup("#sweep-input").<ComboBox<?>>query().getValue().toString())
+        .contains("primaryLength");
+
+    go("weighing-map");
+    robot.clickOn("#map-go");
+    until("mapped", () -> text("#map-status").startsWith("Most at"));
+    var length = Specs.field("exhaust.primaryLength");
+    var bore = Specs.field("exhaust.primaryDiameter");
+    double before = length.get(session.build().combination()).si();
+    double power = bench.curves().stateProperty().get().curve().peakPower().orElseThrow().power();
+    assertThat(power).isPositive();
+    var most = text("#map-status");
+    choose("#map-score", grandbore.core.studies.Goal.OCTANE);
+    assertThat(text("#map-status")).isNotEqualTo(most).contains("octane");
+    choose("#map-score", grandbore.core.studies.Goal.BAND_POWER);
+    assertThat(text("#map-status")).isEqualTo(most);
+    robot.clickOn("#map-take");
+    var after = session.build().combination();
+    assertThat(most)
+        .contains(
+            length.spec().quantity().show(length.get(after).si(), session.build().units()),
+            bore.spec().quantity().show(bore.get(after).si(), session.build().units()));
+    robot.interact(session::undo);
+    assertThat(length.get(session.build().combination()).si()).isEqualTo(before);
+
+    // All limits beside, the first first, each with its working.
     go("weighing-limits");
     until("told", () -> text("#limits-says").contains("First: "));
     assertThat(isShown("#check-valves_follow")).isTrue();

@@ -26,9 +26,17 @@ public final class Limits {
 
   private static final double CLOSE = 0.9;
 
-  /** What would change a limit is none itself, nor are rules of thumb. */
+  /**
+   * What would change a limit is none itself, nor are rules of thumb or what a broken drive does.
+   */
   private static final Set<String> NO_LIMIT =
-      Set.of("follow_shimmed", "follow_lightened", "school_static", "school_effective");
+      Set.of(
+          "follow_shimmed",
+          "follow_lightened",
+          "school_static",
+          "school_effective",
+          "intake_interference",
+          "exhaust_interference");
 
   private Limits() {}
 

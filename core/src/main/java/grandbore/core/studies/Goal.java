@@ -28,8 +28,12 @@ public enum Goal {
     return label;
   }
 
-  /** Not a number where the curve does not tell. */
-  double of(Rung rung, WantedBand band, double money) {
+  /**
+   * What an engine comes to in it; not a number where its curve does not tell.
+   *
+   * @param money that its changes cost
+   */
+  public double of(Rung rung, WantedBand band, double money) {
     return switch (this) {
       case BAND_POWER -> rung.power();
       case BAND_TORQUE -> rung.torque();

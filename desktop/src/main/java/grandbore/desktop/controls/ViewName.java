@@ -44,6 +44,7 @@ public enum ViewName {
   WEIGHING_BESIDE("Side by side", "weighing-beside"),
   WEIGHING_LADDER("Ladder", "weighing-ladder"),
   WEIGHING_SWEEP("Sweep", "weighing-sweep"),
+  WEIGHING_MAP("Map", "weighing-map"),
   WEIGHING_LIMITS("What bites first", "weighing-limits"),
   WEIGHING_SEARCH("Search", "weighing-search"),
   WEIGHING_DOUBT("Doubt and what to measure", "weighing-doubt");

@@ -142,10 +142,11 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private void makeRoom() {
     boolean wide = getWidth() >= WIDE;
     Page.show(title, wide);
-    if (wide && status.getParent() != head) {
+    boolean inHead = head.getChildren().contains(status);
+    if (wide && !inHead) {
       getChildren().remove(status);
       head.getChildren().add(head.getChildren().indexOf(compare), status);
-    } else if (!wide && status.getParent() == head) {
+    } else if (!wide && inHead) {
       head.getChildren().remove(status);
       getChildren().add(getChildren().indexOf(head) + 1, status);
     }

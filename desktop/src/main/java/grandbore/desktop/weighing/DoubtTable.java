@@ -85,7 +85,7 @@ final class DoubtTable extends GridPane {
     var label = new Label(words);
     label.getStyleClass().add("input-label");
     label.setMinWidth(Region.USE_PREF_SIZE);
-    add(label, column, 0, column == 2 ? 2 : column == 4 ? 2 : 2, 1);
+    add(label, column, 0, 2, 1);
   }
 
   /** By share of the doubt once that is known, until then by what each does alone. */

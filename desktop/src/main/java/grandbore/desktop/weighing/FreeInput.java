@@ -12,10 +12,10 @@ import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 
 /** An input that a search may set, with its range. */
-final class FreeInput extends FlowPane {
+final class FreeInput extends HBox {
   private final Specs.Field field;
   private final UnitSystem units;
   private final CommitField from;
@@ -24,10 +24,10 @@ final class FreeInput extends FlowPane {
 
   /**
    * @param start its range at first
-   * @param away told that it is to be free no longer
+   * @param away told that it is to be free no longer; {@code null} where it always is
    */
   FreeInput(SweepAxis start, UnitSystem units, Refusal refusal, Consumer<FreeInput> away) {
-    super(8, 4);
+    super(8);
     field = Specs.field(start.path());
     this.units = units;
     range = start;
@@ -46,7 +46,11 @@ final class FreeInput extends FlowPane {
     drop.getStyleClass().addAll("flat", "small");
     drop.setAccessibleText("not free: " + field.spec().label());
     drop.setOnAction(e -> away.accept(this));
-    getChildren().addAll(name, new Label("from"), from, new Label("to"), to, unit, drop);
+    getChildren().addAll(new Label("from"), from, new Label("to"), to, unit);
+    if (away != null) {
+      getChildren().addFirst(name);
+      getChildren().add(drop);
+    }
     show();
   }
 

@@ -140,7 +140,7 @@ final class LadderTable extends GridPane {
         });
     name.setOnDragOver(
         e -> {
-          if (e.getGestureSource() != name && e.getDragboard().hasString()) {
+          if (!name.equals(e.getGestureSource()) && e.getDragboard().hasString()) {
             e.acceptTransferModes(TransferMode.MOVE);
           }
           e.consume();

@@ -31,7 +31,6 @@ import javafx.util.StringConverter;
 
 /** What is looked for and what has to hold: the goal, the changes that may be made, the bounds. */
 final class SearchWishes extends VBox {
-  private final Session session;
   private final ChangeList list;
   private final FlowPane changes = new FlowPane(14, 4);
   private final Label none = Page.hint("Changes of the ladder may be tried as well; it has none.");
@@ -48,7 +47,6 @@ final class SearchWishes extends VBox {
 
   SearchWishes(Session session) {
     super(8);
-    this.session = session;
     list = new ChangeList(session);
     goal.getItems().remove(null);
     goal.setValue(Goal.BAND_POWER);

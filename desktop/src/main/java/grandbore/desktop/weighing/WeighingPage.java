@@ -29,6 +29,7 @@ public final class WeighingPage {
             .with(ViewName.WEIGHING_BESIDE, () -> new BesideView(session, curves, look, station))
             .with(ViewName.WEIGHING_LADDER, () -> new LadderView(session, curves, look))
             .with(ViewName.WEIGHING_SWEEP, () -> new SweepView(session, curves, look, station))
+            .with(ViewName.WEIGHING_MAP, () -> new MapView(session, curves, look, station))
             .with(ViewName.WEIGHING_LIMITS, () -> new LimitsView(session, curves))
             .with(ViewName.WEIGHING_SEARCH, () -> new SearchView(session, curves, look, station))
             .with(

@@ -1,0 +1,295 @@
+package grandbore.desktop.weighing;
+
+import grandbore.core.changes.Change;
+import grandbore.core.combination.Given;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Specs;
+import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Urgency;
+import grandbore.core.studies.Goal;
+import grandbore.core.studies.InputSweep;
+import grandbore.core.studies.InputSweepStudy;
+import grandbore.core.studies.Repeatability;
+import grandbore.core.studies.SweepAxis;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Refusal;
+import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.look.Look;
+import grandbore.desktop.plot.MapPane;
+import grandbore.desktop.results.ResultService;
+import grandbore.desktop.results.RunLine;
+import grandbore.desktop.results.Shown;
+import grandbore.desktop.session.Session;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+
+/** Two inputs over their ranges as a map, and the best of it into the build. */
+final class MapView extends VBox {
+  private static final int STEPS = 9;
+
+  /** A map is drawn so often at most while it is run, ms. */
+  private static final long DRAWN_EVERY = 400;
+
+  private static final List<Goal> SCORES =
+      List.of(Goal.BAND_POWER, Goal.BAND_TORQUE, Goal.PEAK_POWER, Goal.LEAST_TORQUE, Goal.OCTANE);
+
+  private final Session session;
+  private final ResultService service;
+  private final Refusal refusal = new Refusal();
+  private final VBox axes = new VBox(4);
+  private final ComboBox<Goal> score = new ComboBox<>();
+  private final Label status = Page.hint("");
+  private final Button take = Page.button("Take it into the build", "map-take");
+  private final MapPane map;
+  private final FreeInput[] ranges = new FreeInput[2];
+  private InputSweep found;
+  private long drawn;
+
+  MapView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
+    super(10);
+    this.session = session;
+    setId("map-view");
+    service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
+    map = new MapPane(look, "map", "Over two inputs", "%.1f");
+    String[] first = {"exhaust.primaryLength", "exhaust.primaryDiameter"};
+    String[] names = {"across", "up"};
+    for (int axis = 0; axis < 2; axis++) {
+      int at = axis;
+      var row = new FlowPane(8, 4);
+      row.setAlignment(Pos.CENTER_LEFT);
+      var picker = new InputPicker("map-" + names[axis], station, f -> range(at, row, f));
+      var name = new Label(names[axis]);
+      name.setMinWidth(46);
+      row.getChildren().add(name);
+      row.getChildren().addAll(picker.boxes());
+      axes.getChildren().add(row);
+      picker.show(Specs.field(first[axis]));
+      range(axis, row, Specs.field(first[axis]));
+    }
+    score.setId("map-score");
+    score.setAccessibleText("what is mapped");
+    score.getItems().setAll(SCORES);
+    score.setValue(Goal.BAND_POWER);
+    score.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Goal g) {
+            return g == null ? "" : g.label();
+          }
+
+          @Override
+          public Goal fromString(String text) {
+            return null;
+          }
+        });
+    score.setOnAction(
+        e -> {
+          if (found != null) {
+            draw(found);
+            conclude();
+          }
+        });
+    status.setId("map-status");
+    status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
+    take.setOnAction(e -> take());
+    Page.show(take, false);
+    var go = Page.button("Run the map", "map-go");
+    go.setOnAction(e -> run());
+    var act =
+        new FlowPane(8, 4, new Label("of"), score, go, new RunLine("map-run", service, this::run));
+    act.setAlignment(Pos.CENTER_LEFT);
+    var says = new FlowPane(10, 4, status, take);
+    says.setAlignment(Pos.CENTER_LEFT);
+    getChildren().addAll(axes, refusal, act, says, map);
+    Page.show(map, false);
+  }
+
+  /** The range of an axis, a fifth up and down from where the engine has its input. */
+  private void range(int axis, FlowPane row, Specs.Field field) {
+    refusal.clear();
+    row.getChildren().removeIf(FreeInput.class::isInstance);
+    ranges[axis] = null;
+    try {
+      ranges[axis] =
+          new FreeInput(
+              FreeInput.around(session.engine().combination(), field),
+              session.build().units(),
+              refusal,
+              null);
+      row.getChildren().add(ranges[axis]);
+    } catch (InvalidInput e) {
+      refusal.say(e.getMessage());
+    }
+  }
+
+  private WantedBand band() {
+    return WantedBand.of(session.build().combination().brief());
+  }
+
+  private void run() {
+    refusal.clear();
+    if (ranges[0] == null || ranges[1] == null) {
+      refusal.say("Each side wants an input that is known here");
+      return;
+    }
+    try {
+      // The last axis changes fastest: it lies across.
+      var up = steps(ranges[1]);
+      var across = steps(ranges[0]);
+      found = null;
+      Page.show(take, false);
+      status.setText("");
+      service.ask(
+          new InputSweepStudy(session.engine(), List.of(up, across), band().fewSpeeds(), band()),
+          this::part,
+          whole -> {
+            found = whole;
+            draw(whole);
+            conclude();
+          });
+    } catch (InvalidInput e) {
+      refusal.say(e.getMessage());
+    }
+  }
+
+  private static SweepAxis steps(FreeInput range) {
+    var ends = range.range();
+    return SweepAxis.over(ends.path(), ends.values().getFirst(), ends.values().getLast(), STEPS);
+  }
+
+  private void part(InputSweep sweep) {
+    long now = System.currentTimeMillis();
+    if (now - drawn > DRAWN_EVERY) {
+      drawn = now;
+      draw(sweep);
+    }
+  }
+
+  private double score(InputSweep sweep, int place) {
+    return place < sweep.rungs().size()
+        ? score.getValue().of(sweep.rungs().get(place), band(), 0)
+        : Double.NaN;
+  }
+
+  private double shown(double si) {
+    var shown = new Shown(session.build().units());
+    return switch (score.getValue()) {
+      case BAND_POWER, PEAK_POWER -> shown.power().fromSi(si);
+      case BAND_TORQUE, LEAST_TORQUE -> shown.torque().fromSi(si);
+      case OCTANE, THRIFT -> si;
+    };
+  }
+
+  private String unit() {
+    var shown = new Shown(session.build().units());
+    return switch (score.getValue()) {
+      case BAND_POWER, PEAK_POWER -> shown.power().symbol();
+      case BAND_TORQUE, LEAST_TORQUE -> shown.torque().symbol();
+      case OCTANE, THRIFT -> "octane";
+    };
+  }
+
+  private void draw(InputSweep sweep) {
+    var units = session.build().units();
+    var up = sweep.axes().getFirst();
+    var across = sweep.axes().getLast();
+    var values = new double[STEPS][STEPS];
+    for (int j = 0; j < STEPS; j++) {
+      for (int i = 0; i < STEPS; i++) {
+        values[j][i] = shown(score(sweep, j * STEPS + i));
+      }
+    }
+    Page.show(map, true);
+    map.show(
+        name(across, units), in(across, units), name(up, units), in(up, units), unit(), values);
+  }
+
+  private static String name(SweepAxis axis, UnitSystem units) {
+    var spec = Specs.field(axis.path()).spec();
+    return spec.label().toLowerCase(Locale.ROOT) + ", " + InputField.symbol(spec.quantity(), units);
+  }
+
+  private static double[] in(SweepAxis axis, UnitSystem units) {
+    var unit = Specs.field(axis.path()).spec().quantity().unit(units);
+    return axis.values().stream().mapToDouble(unit::fromSi).toArray();
+  }
+
+  private int best() {
+    int best = -1;
+    for (int k = 0; k < found.rungs().size(); k++) {
+      double is = score(found, k);
+      if (!Double.isNaN(is) && (best < 0 || is > score(found, best))) {
+        best = k;
+      }
+    }
+    return best;
+  }
+
+  private void conclude() {
+    int best = best();
+    if (best < 0) {
+      status.setText("✕ none of these settles or can be built");
+      return;
+    }
+    var units = session.build().units();
+    double is = score(found, best);
+    double stands = score.getValue().of(found.base(), band(), 0);
+    boolean gains = Repeatability.tells(is - stands, is) && is > stands;
+    status.setText(
+        gains
+            ? "Most at %s and %s: %.1f %s, %.1f as it stands%s."
+                .formatted(
+                    value(1, best, units),
+                    value(0, best, units),
+                    shown(is),
+                    unit(),
+                    shown(stands),
+                    isAtAnEdge(best) ? "; it lies at an end of its range" : "")
+            : "It stands at its best here: no place gives more that it can tell.");
+    Page.show(take, gains);
+  }
+
+  private static boolean isAtAnEdge(int place) {
+    int i = place % STEPS;
+    int j = place / STEPS;
+    return i == 0 || j == 0 || i == STEPS - 1 || j == STEPS - 1;
+  }
+
+  private String value(int axis, int place, UnitSystem units) {
+    var spec = Specs.field(found.axes().get(axis).path()).spec();
+    return spec.quantity().show(found.value(axis, place), units);
+  }
+
+  private void take() {
+    int best = best();
+    Page.show(take, false);
+    session.edit(
+        "Best of the map",
+        b -> {
+          var c = b.combination();
+          return b.with(
+              new Change(
+                      "Best of the map",
+                      Map.of(
+                          found.axes().get(0).path(), set(c, 0, best),
+                          found.axes().get(1).path(), set(c, 1, best)))
+                  .on(c));
+        });
+  }
+
+  private Given set(grandbore.core.combination.Combination c, int axis, int place) {
+    var given = (Given) c.at(found.axes().get(axis).path());
+    return given.with(found.value(axis, place), given.provenance());
+  }
+}
