@@ -176,6 +176,40 @@ class WeighingTest {
     assertThat(run("search", "--build", four).err()).contains("nothing free");
   }
 
+  /** The trade rises in one as it falls in the other; every candidate can be printed. */
+  @Test
+  void aSearchShowsItsTradeAndAllOfIt() throws IOException {
+    var changes =
+        Files.writeString(
+            folder.resolve("two.json"),
+            """
+            {"format": "grand-bore-changes", "version": 1, "changes": [
+              {"name": "Dear", "price": 900, "sets": {"intake": {"throttleFlow":
+                {"value": 190, "unit": "l/s", "provenance": "card"}}}},
+              {"name": "Cheap", "price": 40, "sets": {"compression": {"chamberVolume":
+                {"value": 40, "unit": "cc", "provenance": "card"}}}}]}
+            """);
+    var asked = List.of("--build", four, "--changes", changes.toString(), "--candidates", "50");
+    var all = rows(with(asked, "search", "--against", "thrift", "--show", "all"));
+    assertThat(all.size()).isBetween(45, 50);
+    var trade = rows(with(asked, "search", "--against", "thrift", "--show", "trade"));
+    double goal = 0;
+    double money = -1;
+    for (var row : trade) {
+      assertThat(row.get("goal_si").asDouble()).isGreaterThanOrEqualTo(goal);
+      assertThat(row.get("money").asDouble()).isGreaterThan(money);
+      assertThat(row.get("second_si").asDouble()).isEqualTo(-row.get("money").asDouble());
+      goal = row.get("goal_si").asDouble();
+      money = row.get("money").asDouble();
+    }
+    assertThat(trade.get(0).get("money").asDouble()).isZero();
+    var poor = rows(with(asked, "search", "--money", "100")).get(0);
+    assertThat(poor.get("money").asDouble()).isLessThanOrEqualTo(100);
+    // The same seed finds the same, another may not.
+    var again = rows(with(asked, "search", "--money", "100")).get(0);
+    assertThat(again).isEqualTo(poor);
+  }
+
   @Test
   void theDemosLadderRunsAndItsChangesComeAsADocument() throws IOException {
     var template = run("template", "--changes");

@@ -104,6 +104,7 @@ class ViewsTest extends BenchTest {
           for (var drawing : drawings()) {
             byte[] bare = picture(drawing);
             robot.interact(() -> bench.session().layOver(other));
+            until("laid over", () -> bench.session().overProperty().get() != null);
             byte[] laid = picture(drawing);
             assertThat(Arrays.equals(bare, laid)).as(id).isFalse();
             robot.interact(() -> bench.session().layOver(-1));

@@ -169,6 +169,45 @@ class DoubtTest {
     assertThatThrownBy(none::shares).hasMessageContaining("ten samples");
   }
 
+  private static Doubt drawn(double... factors) {
+    var speeds = List.of(4000.0, 5000.0, 6000.0);
+    var stands = ClosedCurves.of(speeds, n -> n / 10);
+    var samples = new java.util.ArrayList<Doubt.Sample>();
+    for (double f : factors) {
+      // At the first speed half as far off, at the last not run.
+      samples.add(
+          new Doubt.Sample(
+              List.of(0.0), List.of(400 * (1 + f / 2), 500 * (1 + f), Double.NaN), 1e5 * (1 + f)));
+    }
+    return new Doubt(stands, List.of(), samples, factors.length, 0, 1);
+  }
+
+  /** Tenths lie where tenths lie; between speeds the share runs straight. */
+  @Test
+  void theBandLiesWhereItsSamplesLie() {
+    var doubt = drawn(-0.10, -0.08, -0.06, -0.04, -0.02, 0, 0.02, 0.04, 0.06, 0.08, 0.10);
+    assertThat(doubt.score().middle()).isCloseTo(1e5, within(1e-6));
+    assertThat(doubt.score().low()).isBetween(0.89e5, 0.93e5);
+    assertThat(doubt.score().high()).isBetween(1.07e5, 1.11e5);
+    var near = doubt.torque(1);
+    assertThat(near.low() / 500).isCloseTo(doubt.score().low() / 1e5, within(1e-12));
+    assertThat(doubt.torque(2).low()).as("a speed that was not run").isNaN();
+    double half = 1 - doubt.share(4000).low();
+    double whole = 1 - doubt.share(5000).low();
+    assertThat(whole).isCloseTo(2 * half, within(1e-12));
+    assertThat(1 - doubt.share(4500).low()).isCloseTo(1.5 * half, within(1e-12));
+    // Beyond the first it is as at the first.
+    assertThat(doubt.share(3000)).isEqualTo(doubt.share(4000));
+    // The model's own is added in squares: alone it is 1.2816 standard deviations either way.
+    var sure = new Doubt.Range(100, 100, 100);
+    var model = Doubt.withModel(sure, 100);
+    assertThat(model.high() - 100).isCloseTo(1.28155 * 3.6, within(1e-3));
+    assertThat(100 - model.low()).isCloseTo(model.high() - 100, within(1e-12));
+    double both = Doubt.withModel(new Doubt.Range(97, 100, 103), 100).high() - 100;
+    assertThat(both).isCloseTo(Math.hypot(3, 1.28155 * 3.6), within(1e-3));
+    assertThat(drawn(0.1, 0.2).score().low()).as("two are too few").isNaN();
+  }
+
   private static grandbore.core.prediction.Curve doubtless(Combination c) {
     return ClosedCurves.of(BAND.speeds(3), s -> 100 + c.bottomEnd().cylinders());
   }

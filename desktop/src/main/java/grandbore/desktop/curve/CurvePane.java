@@ -67,10 +67,13 @@ public final class CurvePane extends VBox {
             "The band of doubt: where four fifths of what the inputs allow lies; paler with the"
                 + " model's own"));
     doubt.selectedProperty().bindBidirectional(service.doubt().wantedProperty());
+    for (var button : List.of(full, cancel, doubt)) {
+      button.getStyleClass().add("small");
+    }
     for (var whole : List.of(title, full, cancel, doubt)) {
       whole.setMinWidth(USE_PREF_SIZE);
     }
-    var head = new HBox(8, title, space, cancel, doubt, full, chart.tools(status::setText));
+    var head = new HBox(8, title, space, cancel, full, chart.tools(status::setText));
     head.setAlignment(Pos.CENTER_LEFT);
     head.getStyleClass().add("side-head");
     rpm.setId("rpm-cursor");
@@ -80,7 +83,10 @@ public final class CurvePane extends VBox {
     reading.getStyleClass().add("reading");
     reading.setMinHeight(58);
     VBox.setVgrow(chart, Priority.ALWAYS);
-    getChildren().addAll(head, status, chart, rpm, reading);
+    HBox.setHgrow(status, Priority.ALWAYS);
+    status.setMaxWidth(Double.MAX_VALUE);
+    var says = new HBox(8, status, doubt);
+    getChildren().addAll(head, says, chart, rpm, reading);
     service.stateProperty().subscribe(s -> show());
     session.buildProperty().subscribe(b -> show());
     service.overProperty().subscribe(o -> show());

@@ -260,7 +260,15 @@ public enum Station {
               ViewName.BENCH_BOOK);
       case PREDICTION ->
           List.of(ViewName.VIEW_ONE, ViewName.VIEW_ALL, ViewName.VIEW_LOSSES, ViewName.VIEW_SLOW);
-      case WEIGHING -> List.of(ViewName.WEIGHING_BESIDE, ViewName.WEIGHING_SWEEP);
+      case WEIGHING ->
+          List.of(
+              ViewName.WEIGHING_BESIDE,
+              ViewName.WEIGHING_LADDER,
+              ViewName.WEIGHING_SWEEP,
+              ViewName.WEIGHING_MAP,
+              ViewName.WEIGHING_LIMITS,
+              ViewName.WEIGHING_SEARCH,
+              ViewName.WEIGHING_DOUBT);
     };
   }
 }
