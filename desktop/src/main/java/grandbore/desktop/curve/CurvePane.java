@@ -67,9 +67,7 @@ public final class CurvePane extends VBox {
             "The band of doubt: where four fifths of what the inputs allow lies; paler with the"
                 + " model's own"));
     doubt.selectedProperty().bindBidirectional(service.doubt().wantedProperty());
-    for (var button : List.of(full, cancel, doubt)) {
-      button.getStyleClass().add("small");
-    }
+    doubt.getStyleClass().add("small");
     for (var whole : List.of(title, full, cancel, doubt)) {
       whole.setMinWidth(USE_PREF_SIZE);
     }
