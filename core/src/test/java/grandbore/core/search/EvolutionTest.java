@@ -82,6 +82,45 @@ class EvolutionTest {
     return all;
   }
 
+  /** Bowls anywhere in two to six inputs, long in one direction, are found from anywhere. */
+  @ParameterizedTest
+  @ValueSource(ints = {2, 3, 4, 6})
+  void bowlsAreFoundWhereverTheyLie(int inputs) {
+    var random = new java.util.Random(inputs);
+    for (int k = 0; k < 5; k++) {
+      double[] bottom = random.doubles(inputs, 0.1, 0.9).toArray();
+      double[] start = random.doubles(inputs).toArray();
+      double[] stiff = random.doubles(inputs, 1, 30).toArray();
+      var best =
+          new Evolution(inputs, 400 * inputs, k + 1)
+              .search(
+                  start,
+                  u -> {
+                    double sum = 0;
+                    for (int i = 0; i < inputs; i++) {
+                      sum += stiff[i] * (u[i] - bottom[i]) * (u[i] - bottom[i]);
+                    }
+                    return new Judged(-sum, 0);
+                  });
+      for (int i = 0; i < inputs; i++) {
+        assertThat(best[i]).as("input %d of %d", i, inputs).isCloseTo(bottom[i], within(2e-3));
+      }
+    }
+  }
+
+  /** The order of the costs is the order of what is preferred, whatever the scores. */
+  @Test
+  void costsStandInTheOrderOfWhatIsPreferred() {
+    var random = new java.util.Random(4);
+    for (int k = 0; k < 2000; k++) {
+      double scale = Math.pow(10, random.nextInt(12) - 3);
+      var a = new Judged(scale * random.nextGaussian(), random.nextBoolean() ? 0 : 1);
+      var b = new Judged(a.score() + scale * (1e-6 + random.nextDouble()), a.violation());
+      assertThat(b.isBetterThan(a)).isEqualTo(a.violation() == 0);
+      assertThat(a.isBetterThan(b)).isFalse();
+    }
+  }
+
   @Test
   void whatHoldsComesBeforeWhatDoesNot() {
     var good = new Judged(-1e9, 0);
