@@ -142,6 +142,8 @@ public final class LongSectionPage extends VBox implements FillsPage {
   private void makeRoom() {
     boolean wide = getWidth() >= WIDE;
     Page.show(title, wide);
+    // In the head it would make that higher, and the map smaller.
+    status.setWrapText(!wide);
     boolean inHead = head.getChildren().contains(status);
     if (wide && !inHead) {
       getChildren().remove(status);
@@ -170,7 +172,6 @@ public final class LongSectionPage extends VBox implements FillsPage {
     status.setId("long-section-status");
     status.getStyleClass().add("soft");
     status.setMinWidth(0);
-    status.setWrapText(true);
     HBox.setHgrow(status, Priority.ALWAYS);
     status.setMaxWidth(Double.MAX_VALUE);
     var views = new ToggleGroup();
