@@ -19,10 +19,8 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "compare",
@@ -55,10 +53,7 @@ final class CompareCommand implements Callable<Integer> {
       description = "figures, inputs, curves, or why (two builds)")
   private Show show;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -76,7 +71,7 @@ final class CompareCommand implements Callable<Integer> {
           case CURVES -> curves(documents, StudyRun.of(study));
           case WHY -> why(new WhyStudy(engines.getFirst(), engines.getLast(), study.speeds()));
         };
-    Tables.print(spec.commandLine().getOut(), rows, format);
+    table.print(rows);
     return 0;
   }
 

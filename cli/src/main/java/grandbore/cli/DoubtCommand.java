@@ -14,9 +14,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "doubt",
@@ -50,10 +48,7 @@ final class DoubtCommand implements Callable<Integer> {
   @Option(names = "--seed", defaultValue = "1", description = "of all random draws")
   private long seed;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -71,7 +66,7 @@ final class DoubtCommand implements Callable<Integer> {
             yield show == Show.band ? band(doubt) : next(doubt);
           }
         };
-    Tables.print(spec.commandLine().getOut(), rows, format);
+    table.print(rows);
     return 0;
   }
 

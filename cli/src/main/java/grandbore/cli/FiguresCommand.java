@@ -8,18 +8,12 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(name = "figures", description = "Works out the figures, each with its working.")
 final class FiguresCommand implements Callable<Integer> {
   @Mixin private BuildOption build = new BuildOption();
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -29,7 +23,7 @@ final class FiguresCommand implements Callable<Integer> {
         Figures.of(document.build(), new Readings(document.readings())).stream()
             .map(f -> row(f, f.quantity().unit(units)))
             .toList();
-    Tables.print(spec.commandLine().getOut(), rows, format);
+    table.print(rows);
     return 0;
   }
 

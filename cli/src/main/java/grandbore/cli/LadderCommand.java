@@ -12,9 +12,7 @@ import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "ladder",
@@ -38,10 +36,7 @@ final class LadderCommand implements Callable<Integer> {
       description = "prints each two together instead: their gain beyond the sum of both alone")
   private boolean pairs;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -54,7 +49,7 @@ final class LadderCommand implements Callable<Integer> {
                 at.all(document.build().speeds()),
                 WantedBand.of(document.build().combination().brief()),
                 pairs));
-    Tables.print(spec.commandLine().getOut(), pairs ? pairs(ladder) : rungs(ladder), format);
+    table.print(pairs ? pairs(ladder) : rungs(ladder));
     return 0;
   }
 

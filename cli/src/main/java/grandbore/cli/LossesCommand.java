@@ -11,9 +11,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "losses",
@@ -24,10 +22,7 @@ final class LossesCommand implements Callable<Integer> {
   @Option(names = "--points", defaultValue = "8", description = "how many speeds, 2 to 60")
   private int points;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -44,7 +39,7 @@ final class LossesCommand implements Callable<Integer> {
       for (int i = 0; i < speeds.size(); i++) {
         rows.add(row(account, i));
       }
-      Tables.print(spec.commandLine().getOut(), rows, format);
+      table.print(rows);
     }
     return 0;
   }

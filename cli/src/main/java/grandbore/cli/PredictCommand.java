@@ -22,8 +22,7 @@ final class PredictCommand implements Callable<Integer> {
 
   @Mixin private FidelityOption depth;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
+  @Mixin private TableOption table = new TableOption();
 
   @Option(
       names = "--traces",
@@ -49,11 +48,11 @@ final class PredictCommand implements Callable<Integer> {
       }
       var curve = predictor.predict(engine, at.all(document.build().speeds()), depth.fidelity());
       var out = spec.commandLine().getOut();
-      if (format == TableFormat.CSV) {
+      if (table.isCsv()) {
         out.print(CurveCsv.write(curve));
         out.flush();
       } else {
-        Tables.print(out, curve.points().stream().map(CurveCsv::columns).toList(), format);
+        table.print(curve.points().stream().map(CurveCsv::columns).toList());
       }
       return 0;
     }

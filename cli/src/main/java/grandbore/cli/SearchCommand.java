@@ -18,9 +18,7 @@ import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "search",
@@ -91,10 +89,7 @@ final class SearchCommand implements Callable<Integer> {
   @Option(names = "--show", defaultValue = "best", description = "best, trade or all")
   private Show show;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -138,7 +133,7 @@ final class SearchCommand implements Callable<Integer> {
     if (shown.isEmpty()) {
       found.nearestMiss().ifPresent(c -> rows.add(row(c, found, axes, units)));
     }
-    Tables.print(spec.commandLine().getOut(), rows, format);
+    table.print(rows);
     return 0;
   }
 

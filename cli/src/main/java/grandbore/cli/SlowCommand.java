@@ -9,9 +9,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "slow",
@@ -26,10 +24,7 @@ final class SlowCommand implements Callable<Integer> {
       description = "idle speed, 400 to 2000 rpm")
   private double idle;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -53,7 +48,7 @@ final class SlowCommand implements Callable<Integer> {
                         row("idle_throttle_share", round(i.throttle(), 1e5), ""),
                         row("idle_residual_fraction", round(i.residual(), 1e4), ""),
                         row("idle_steady", i.steady(), ""))));
-    Tables.print(spec.commandLine().getOut(), rows, format);
+    table.print(rows);
     return 0;
   }
 

@@ -14,9 +14,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
-import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Spec;
 
 @Command(
     name = "sweep",
@@ -38,10 +36,7 @@ final class SweepCommand implements Callable<Integer> {
   @Option(names = "--steps", defaultValue = "9", description = "values of each input, 2 to 41")
   private int steps;
 
-  @Option(names = "--format", defaultValue = "csv", description = "csv or json")
-  private TableFormat format;
-
-  @Spec private CommandSpec spec;
+  @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
@@ -62,7 +57,7 @@ final class SweepCommand implements Callable<Integer> {
                 axes,
                 at.all(document.build().speeds()),
                 WantedBand.of(document.build().combination().brief())));
-    Tables.print(spec.commandLine().getOut(), rows(sweep, units), format);
+    table.print(rows(sweep, units));
     return 0;
   }
 

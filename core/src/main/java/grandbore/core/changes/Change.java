@@ -64,6 +64,22 @@ public record Change(
     }
   }
 
+  /** An engine with several, made one after the other. */
+  public static Combination on(Combination c, List<Change> changes) {
+    for (var change : changes) {
+      c = change.on(c);
+    }
+    return c;
+  }
+
+  /** A measured engine with several, made one after the other. */
+  public static BuiltEngine on(BuiltEngine engine, List<Change> changes) {
+    for (var change : changes) {
+      engine = change.on(engine);
+    }
+    return engine;
+  }
+
   /**
    * A measured engine with it: each cylinder's own volume moves by as much as the specified one.
    *

@@ -60,10 +60,7 @@ public final class DemoChanges {
   /** The V8 as it would be with all of them. */
   public static Build madeOnTheEight() {
     var build = DemoBuilds.hillClimbEight();
-    var c = build.combination();
-    for (var change : hillClimbEight()) {
-      c = change.on(c);
-    }
+    var c = Change.on(build.combination(), hillClimbEight());
     return build.with(c.named("Hill-climb V8, next winter"));
   }
 

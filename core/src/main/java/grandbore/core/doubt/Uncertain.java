@@ -9,7 +9,6 @@ import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 
 /**
  * An input of an engine that is not known for sure and that the prediction reads.
@@ -21,7 +20,7 @@ import java.util.Set;
 public record Uncertain(
     String path, String label, double value, double spread, Provenance provenance) {
   /** The day that a curve is for is chosen. */
-  private static final Set<String> CHOSEN = Set.of("weather");
+  private static final String CHOSEN = "weather";
 
   /** No further from what is likely, standard deviations. */
   private static final double FURTHEST = 3;
@@ -33,7 +32,7 @@ public record Uncertain(
     for (var f : Specs.fields()) {
       var given = f.get(c);
       double spread = Spreads.of(f.path(), given);
-      if (given.isKnown() && spread > 0 && c.has(f.group()) && !isChosen(f.group())) {
+      if (given.isKnown() && spread > 0 && c.has(f.group()) && !CHOSEN.equals(f.group())) {
         keep(
             new Uncertain(f.path(), f.spec().label(), given.si(), spread, given.provenance()),
             engine,
@@ -46,10 +45,6 @@ public record Uncertain(
         engine,
         all);
     return List.copyOf(all);
-  }
-
-  private static boolean isChosen(String group) {
-    return CHOSEN.contains(group);
   }
 
   private static Uncertain sheet(String path, String label, FlowSheet sheet) {

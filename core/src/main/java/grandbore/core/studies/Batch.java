@@ -8,57 +8,59 @@ import grandbore.core.runs.Desk;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Supplier;
+import java.util.function.Function;
 
-/**
- * Engines that are run together, each named by what it is of; those that can't be built are kept in
- * their places.
- *
- * @param <K> what an engine is of
- */
-final class Batch<K> {
+/** Runs engines together from one base; those that can't be built are kept in their places. */
+final class Batch {
   /** Engines run together: enough that no worker waits, few enough that results come soon. */
-  static final int AT_ONCE = 6;
+  private static final int AT_ONCE = 6;
+
+  private Batch() {}
 
   /**
+   * One that was run, or could not be built.
+   *
+   * @param of what it is an engine of
    * @param engine empty where it can't be built
    * @param curve empty where it can't be built
    * @param refused why it can't be built
+   * @param <K> what engines are of
    */
   record Ran<K>(
       K of, Optional<BuiltEngine> engine, Optional<Curve> curve, Optional<DoesNotFit> refused) {}
 
-  private record Asked<K>(K of, Optional<BuiltEngine> engine, Optional<DoesNotFit> refused) {}
-
-  private final List<Asked<K>> asked = new ArrayList<>();
-
-  /** One engine more; one that does not fit counts as refused. */
-  void add(K of, Supplier<BuiltEngine> maker) {
-    try {
-      asked.add(new Asked<>(of, Optional.of(maker.get()), Optional.empty()));
-    } catch (DoesNotFit e) {
-      asked.add(new Asked<>(of, Optional.empty(), Optional.of(e)));
-    }
-  }
-
-  boolean isFull() {
-    return asked.size() >= AT_ONCE;
-  }
-
-  /** Runs all of them from one base, in the order in which they came. */
-  List<Ran<K>> run(Desk<?> desk, Base base) {
+  /** Runs one engine of each, all together; told in their order. */
+  static <K> List<Ran<K>> run(
+      Desk<?> desk, Base base, List<K> all, Function<K, BuiltEngine> maker) {
+    var asked = all.stream().map(k -> made(k, maker)).toList();
     var engines = asked.stream().flatMap(a -> a.engine.stream()).toList();
     var curves = desk.curves(base, engines).iterator();
-    var all = new ArrayList<Ran<K>>();
+    var ran = new ArrayList<Ran<K>>();
     for (var a : asked) {
       if (a.engine.isPresent()) {
-        all.add(new Ran<>(a.of, a.engine, Optional.of(curves.next()), a.refused));
+        ran.add(new Ran<>(a.of, a.engine, Optional.of(curves.next()), a.refused));
       } else {
         base.curve().points().forEach(p -> desk.piece());
-        all.add(new Ran<>(a.of, a.engine, Optional.empty(), a.refused));
+        ran.add(a);
       }
     }
-    asked.clear();
-    return all;
+    return ran;
+  }
+
+  private static <K> Ran<K> made(K of, Function<K, BuiltEngine> maker) {
+    try {
+      return new Ran<>(of, Optional.of(maker.apply(of)), Optional.empty(), Optional.empty());
+    } catch (DoesNotFit e) {
+      return new Ran<>(of, Optional.empty(), Optional.empty(), Optional.of(e));
+    }
+  }
+
+  /** All of them, a few after the other, so that results come soon. */
+  static <K> List<List<K>> few(List<K> all) {
+    var few = new ArrayList<List<K>>();
+    for (int from = 0; from < all.size(); from += AT_ONCE) {
+      few.add(all.subList(from, Math.min(all.size(), from + AT_ONCE)));
+    }
+    return few;
   }
 }

@@ -9,7 +9,6 @@ import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
 
@@ -52,16 +51,10 @@ public record BestOrderStudy(
     var order = new ArrayList<Integer>();
     double stands = band.meanPower(begun.curve());
     while (!left.isEmpty()) {
-      var batch = new Batch<Integer>();
-      for (int i : left) {
-        var made = new TreeSet<>(order);
-        made.add(i);
-        batch.add(i, () -> with(made));
-      }
       int best = -1;
       double most = 0;
       double reached = stands;
-      for (var ran : batch.run(desk, begun)) {
+      for (var ran : Batch.run(desk, begun, left, i -> with(order, i))) {
         double power = ran.curve().map(band::meanPower).orElse(Double.NaN);
         double gain = power - stands;
         double each = gain / Math.max(1, changes.get(ran.of()).cost().money());
@@ -84,12 +77,10 @@ public record BestOrderStudy(
     return List.copyOf(order);
   }
 
-  /** The base with some changes, made in the order of the list. */
-  private BuiltEngine with(Set<Integer> made) {
-    BuiltEngine engine = base;
-    for (int i : made) {
-      engine = changes.get(i).on(engine);
-    }
-    return engine;
+  /** The base with some changes and one more, made in the order of the list. */
+  private BuiltEngine with(List<Integer> made, int more) {
+    var all = new TreeSet<>(made);
+    all.add(more);
+    return Change.on(base, all.stream().map(changes::get).toList());
   }
 }

@@ -8,12 +8,13 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
-import grandbore.core.runs.Base;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -82,11 +83,15 @@ public record DoubtStudy(
     if (inputs.isEmpty()) {
       return doubt;
     }
-    var points = List.of(LatinHypercube.points(samples, inputs.size(), seed));
-    for (int first = 0; first < samples; first += Batch.AT_ONCE) {
-      var batch = points.subList(first, Math.min(samples, first + Batch.AT_ONCE));
-      var inBand = run(desk, base, inputs, batch, 1);
-      var outside = run(desk, atEnds, inputs, batch, 2);
+    var points =
+        Arrays.stream(LatinHypercube.points(samples, inputs.size(), seed))
+            .map(u -> Arrays.stream(u).map(Doubt::deviation).toArray())
+            .toList();
+    Function<double[], BuiltEngine> maker = z -> Uncertain.on(engine, inputs, z);
+    for (var batch : Batch.few(points)) {
+      var second = IntStream.range(0, batch.size()).filter(k -> k % 2 == 0).mapToObj(batch::get);
+      var inBand = Batch.run(desk, base, batch, maker);
+      var outside = Batch.run(desk, atEnds, second.toList(), maker);
       for (int k = 0; k < batch.size(); k++) {
         var curve = inBand.get(k).curve();
         if (curve.isPresent()) {
@@ -103,17 +108,6 @@ public record DoubtStudy(
       desk.show(doubt);
     }
     return doubt;
-  }
-
-  /** Runs every so manieth of some points from a base. */
-  private List<Batch.Ran<double[]>> run(
-      Desk<Doubt> desk, Base base, List<Uncertain> inputs, List<double[]> points, int every) {
-    var batch = new Batch<double[]>();
-    for (int k = 0; k < points.size(); k += every) {
-      var z = Arrays.stream(points.get(k)).map(Doubt::deviation).toArray();
-      batch.add(z, () -> Uncertain.on(engine, inputs, z));
-    }
-    return batch.run(desk, base);
   }
 
   private Doubt.Sample sample(double[] z, Curve curve, Curve stands) {

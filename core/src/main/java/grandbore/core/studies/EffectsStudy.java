@@ -8,6 +8,7 @@ import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What matters on an engine: every input that is not known for sure, down and up, one at a time.
@@ -23,6 +24,9 @@ public record EffectsStudy(BuiltEngine engine, List<Double> speeds, WantedBand b
     /** By one per cent of its value: what is touchy weighs more. */
     PERCENT
   }
+
+  /** One input, lower or higher. */
+  private record Way(Uncertain input, double deviations) {}
 
   public EffectsStudy {
     speeds = List.copyOf(speeds);
@@ -46,23 +50,20 @@ public record EffectsStudy(BuiltEngine engine, List<Double> speeds, WantedBand b
     var base = desk.base(engine, speeds, Fidelity.LIVE);
     double stands = band.meanPower(base.curve());
     var found = new ArrayList<Effects.Effect>();
-    var batch = new Batch<Uncertain>();
-    for (var input : inputs) {
-      batch.add(input, () -> input.on(engine, -1));
-      batch.add(input, () -> input.on(engine, 1));
-      if (batch.isFull() || input.equals(inputs.getLast())) {
-        var ran = batch.run(desk, base).iterator();
-        while (ran.hasNext()) {
-          var low = ran.next();
-          found.add(new Effects.Effect(low.of(), gain(low, stands), gain(ran.next(), stands)));
-        }
-        desk.show(new Effects(stands, found));
+    // A few hold both ways of an input, since they are even in number.
+    var ways = inputs.stream().flatMap(i -> Stream.of(new Way(i, -1), new Way(i, 1))).toList();
+    for (var few : Batch.few(ways)) {
+      var ran = Batch.run(desk, base, few, w -> w.input.on(engine, w.deviations)).iterator();
+      while (ran.hasNext()) {
+        var low = ran.next();
+        found.add(new Effects.Effect(low.of().input, gain(low, stands), gain(ran.next(), stands)));
       }
+      desk.show(new Effects(stands, found));
     }
     return new Effects(stands, found);
   }
 
-  private double gain(Batch.Ran<Uncertain> ran, double stands) {
+  private double gain(Batch.Ran<Way> ran, double stands) {
     return ran.curve().map(band::meanPower).orElse(Double.NaN) - stands;
   }
 }

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Curves of one engine over one of its inputs, or over two; each starts from where the engine as it
@@ -56,15 +57,11 @@ public record InputSweepStudy(
     var base = desk.base(engine, speeds, Fidelity.LIVE);
     var stands = Rung.of(engine, base.curve(), band);
     var rungs = new ArrayList<Rung>();
-    var batch = new Batch<Integer>();
-    for (int place = 0; place < slow * fast; place++) {
-      int i = place / fast;
-      int j = place % fast;
-      batch.add(place, () -> with(i, j));
-      if (batch.isFull() || place == slow * fast - 1) {
-        batch.run(desk, base).forEach(r -> rungs.add(Rung.of(r, band)));
-        desk.show(new InputSweep(stands, axes, rungs));
-      }
+    var places = IntStream.range(0, slow * fast).boxed().toList();
+    for (var few : Batch.few(places)) {
+      Batch.run(desk, base, few, k -> with(k / fast, k % fast))
+          .forEach(r -> rungs.add(Rung.of(r, band)));
+      desk.show(new InputSweep(stands, axes, rungs));
     }
     return new InputSweep(stands, axes, rungs);
   }

@@ -55,15 +55,11 @@ public record LadderStudy(
     var begun = desk.base(base, speeds, Fidelity.LIVE);
     var ladder = new Ladder(changes, Map.of(Set.of(), rung(base, begun.curve())));
     desk.show(ladder);
-    var batch = new Batch<Set<Integer>>();
-    for (var made : sets) {
-      batch.add(made, () -> with(made));
-      if (batch.isFull() || made.equals(sets.getLast())) {
-        for (var ran : batch.run(desk, begun)) {
-          ladder = ladder.with(ran.of(), Rung.of(ran, band));
-        }
-        desk.show(ladder);
+    for (var few : Batch.few(sets)) {
+      for (var ran : Batch.run(desk, begun, few, this::with)) {
+        ladder = ladder.with(ran.of(), Rung.of(ran, band));
       }
+      desk.show(ladder);
     }
     return ladder;
   }
@@ -91,11 +87,7 @@ public record LadderStudy(
 
   /** The base with some changes, made in the order of the ladder. */
   private BuiltEngine with(Set<Integer> made) {
-    BuiltEngine engine = base;
-    for (int i : new TreeSet<>(made)) {
-      engine = changes.get(i).on(engine);
-    }
-    return engine;
+    return Change.on(base, new TreeSet<>(made).stream().map(changes::get).toList());
   }
 
   private Rung rung(BuiltEngine engine, Curve curve) {

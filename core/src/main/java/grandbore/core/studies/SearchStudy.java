@@ -196,15 +196,11 @@ public record SearchStudy(
 
     /** The fifth part of what the spreads allow: the same draws for every candidate. */
     private double low(BuiltEngine built, Rung stands) {
-      var batch = new Batch<Integer>();
-      var points = LatinHypercube.points(SPREAD, inputs.size(), seed);
-      for (int k = 0; k < SPREAD; k++) {
-        var z = Arrays.stream(points[k]).map(Doubt::deviation).toArray();
-        batch.add(k, () -> drawn(built, z));
-      }
+      var points = List.of(LatinHypercube.points(SPREAD, inputs.size(), seed));
       var scores = new ArrayList<Double>();
       scores.add(goal.of(stands, band, 0));
-      batch.run(desk, base).forEach(r -> scores.add(goal.of(Rung.of(r, band), band, 0)));
+      Batch.run(desk, base, points, u -> drawn(built, u))
+          .forEach(r -> scores.add(goal.of(Rung.of(r, band), band, 0)));
       return scores.stream()
           .filter(s -> !Double.isNaN(s))
           .sorted()
@@ -214,12 +210,12 @@ public record SearchStudy(
     }
 
     /** What is free or changed is drawn about its new value, by as much as about its old one. */
-    private BuiltEngine drawn(BuiltEngine built, double[] z) {
+    private BuiltEngine drawn(BuiltEngine built, double[] point) {
       var here = Uncertain.of(built);
       var deviations = new double[here.size()];
       var places = new HashMap<String, Double>();
       for (int i = 0; i < inputs.size(); i++) {
-        places.put(inputs.get(i).path(), z[i]);
+        places.put(inputs.get(i).path(), Doubt.deviation(point[i]));
       }
       for (int i = 0; i < here.size(); i++) {
         deviations[i] = places.getOrDefault(here.get(i).path(), 0.0);
@@ -240,10 +236,7 @@ public record SearchStudy(
 
   /** A combination with what a candidate is made of, the changes first. */
   public Combination on(Combination c, Search.Candidate found) {
-    var made = c;
-    for (var change : found.chosen()) {
-      made = change.on(made);
-    }
+    var made = Change.on(c, found.chosen());
     var sets = sets(made, found.values());
     return sets.isEmpty() ? made : new Change("Values found", sets).on(made);
   }
@@ -259,10 +252,7 @@ public record SearchStudy(
 
   /** The engine with values of the free inputs and some changes, the changes first. */
   private BuiltEngine build(List<Double> values, List<Change> chosen) {
-    BuiltEngine built = engine;
-    for (var change : chosen) {
-      built = change.on(built);
-    }
+    var built = Change.on(engine, chosen);
     var sets = sets(built.combination(), values);
     return sets.isEmpty() ? built : new Change("Values found", sets).on(built);
   }

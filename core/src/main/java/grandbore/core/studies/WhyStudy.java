@@ -111,13 +111,8 @@ public record WhyStudy(BuiltEngine from, BuiltEngine to, List<Double> speeds)
     var base = desk.base(from, speeds, Fidelity.LIVE);
     var curves = new ArrayList<Curve>();
     curves.add(base.curve());
-    for (int set = 1; set < 1 << physics.size(); set += Batch.AT_ONCE) {
-      curves.addAll(
-          desk.curves(
-              base,
-              IntStream.range(set, Math.min(1 << physics.size(), set + Batch.AT_ONCE))
-                  .mapToObj(s -> with(parts, physics, s))
-                  .toList()));
+    for (var few : Batch.few(IntStream.range(1, 1 << physics.size()).boxed().toList())) {
+      curves.addAll(desk.curves(base, few.stream().map(set -> with(parts, physics, set)).toList()));
     }
     var reached =
         speeds.stream()
