@@ -4,6 +4,7 @@ import grandbore.book.Summary;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ShownAs;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Session;
@@ -18,7 +19,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import org.kordamp.ikonli.Ikon;
 import org.kordamp.ikonli.javafx.FontIcon;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
@@ -59,7 +59,7 @@ final class TopBar extends HBox {
     builds.setAccessibleText("build");
     builds.setPrefWidth(200);
     builds.setMinWidth(180);
-    builds.setConverter(names(""));
+    builds.setConverter(ShownAs.of("", Choice::name));
     builds.setCellFactory(list -> new BuildCell());
     session.books().buildsProperty().subscribe(all -> fill(builds, session));
     session.benchProperty().map(Bench::id).subscribe(id -> fill(builds, session));
@@ -80,7 +80,7 @@ final class TopBar extends HBox {
     over.setAccessibleText("lay another build over this one");
     over.setPrefWidth(170);
     over.setMinWidth(160);
-    over.setConverter(names("nothing laid over"));
+    over.setConverter(ShownAs.of("nothing laid over", Choice::name));
     over.setOnShowing(e -> others(over, session));
     others(over, session);
     over.valueProperty()
@@ -125,20 +125,6 @@ final class TopBar extends HBox {
         .addAll(
             name, builds, list, fresh, another, over, undo, redo, space, units, bring, send, size,
             theme);
-  }
-
-  private static StringConverter<Choice> names(String none) {
-    return new StringConverter<>() {
-      @Override
-      public String toString(Choice e) {
-        return e == null ? none : e.name();
-      }
-
-      @Override
-      public Choice fromString(String text) {
-        throw new UnsupportedOperationException();
-      }
-    };
   }
 
   /** A build that can be chosen. */

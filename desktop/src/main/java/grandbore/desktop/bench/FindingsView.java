@@ -3,6 +3,7 @@ package grandbore.desktop.bench;
 import grandbore.core.clearances.Cause;
 import grandbore.core.clearances.Finding;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ShownAs;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
 import java.util.Locale;
@@ -15,7 +16,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What was found when it came apart, and what the book says of how it was built. */
 final class FindingsView extends VBox {
@@ -67,18 +67,7 @@ final class FindingsView extends VBox {
     box.setAccessibleText(id.replace('-', ' '));
     box.setValue(values[0]);
     box.setMinWidth(USE_PREF_SIZE);
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? "" : word(value);
-          }
-
-          @Override
-          public T fromString(String text) {
-            return null;
-          }
-        });
+    box.setConverter(ShownAs.of(FindingsView::word));
     return box;
   }
 

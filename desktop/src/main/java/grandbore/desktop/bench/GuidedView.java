@@ -16,6 +16,7 @@ import grandbore.core.units.Entry;
 import grandbore.desktop.controls.CommitField;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
+import grandbore.desktop.controls.ShownAs;
 import grandbore.desktop.drawing.PlanDrawing;
 import grandbore.desktop.drawing.SetupDrawing;
 import grandbore.desktop.look.Look;
@@ -32,7 +33,6 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** A measurement step by step: the set-up drawn, the reading live, the next thing to do. */
 final class GuidedView extends VBox {
@@ -74,18 +74,7 @@ final class GuidedView extends VBox {
     routines.setAccessibleText("what to measure");
     routines.getItems().setAll(Routine.values());
     routines.setValue(routine);
-    routines.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Routine r) {
-            return r == null ? "" : r.title();
-          }
-
-          @Override
-          public Routine fromString(String text) {
-            return null;
-          }
-        });
+    routines.setConverter(ShownAs.of(Routine::title));
     routines.setOnAction(e -> begin(routines.getValue()));
     for (var box : new ComboBox<?>[] {routines, place, subject}) {
       box.setMinWidth(USE_PREF_SIZE);

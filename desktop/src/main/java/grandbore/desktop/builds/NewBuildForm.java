@@ -12,6 +12,7 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.ShownAs;
 import grandbore.desktop.controls.Words;
 import java.util.EnumMap;
 import java.util.List;
@@ -25,7 +26,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.util.StringConverter;
 
 /** The fields of a new build, in the order in which one knows them. */
 final class NewBuildForm extends GridPane {
@@ -128,18 +128,7 @@ final class NewBuildForm extends GridPane {
     box.setId(id);
     box.getItems().setAll(all);
     box.setPrefWidth(220);
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? "" : word.apply(value);
-          }
-
-          @Override
-          public T fromString(String text) {
-            throw new UnsupportedOperationException();
-          }
-        });
+    box.setConverter(ShownAs.of(word));
     return box;
   }
 

@@ -6,7 +6,6 @@ import grandbore.desktop.session.Session;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import javafx.scene.control.ComboBox;
-import javafx.util.StringConverter;
 
 /** One choice among words, kept like any input. */
 public final class ChoiceField<T> extends ComboBox<T> {
@@ -35,18 +34,7 @@ public final class ChoiceField<T> extends ComboBox<T> {
     setPrefWidth(WIDTH);
     setMinWidth(WIDTH);
     setId(label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-    setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? OTHER : words.apply(value);
-          }
-
-          @Override
-          public T fromString(String text) {
-            throw new UnsupportedOperationException();
-          }
-        });
+    setConverter(ShownAs.of(OTHER, words));
     session
         .buildProperty()
         .subscribe(

@@ -4,6 +4,7 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.studies.Doubt;
 import grandbore.desktop.look.Palette;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
@@ -39,8 +40,21 @@ final class CurveBands {
 
   void write(
       Optional<Doubt> doubt, Curve curve, DoubleUnaryOperator torque, DoubleUnaryOperator power) {
-    plot.setDataset(TORQUE, bands(doubt, curve, p -> torque.applyAsDouble(p.torque())));
-    plot.setDataset(POWER, bands(doubt, curve, p -> power.applyAsDouble(p.power())));
+    var torques = new YIntervalSeriesCollection();
+    var powers = new YIntervalSeriesCollection();
+    if (doubt.isPresent() && curve != null) {
+      var points = curve.settled();
+      var shares = points.stream().map(p -> doubt.get().share(p.rpm())).toList();
+      var whole = shares.stream().map(s -> Doubt.withModel(s, 1)).toList();
+      ToDoubleFunction<CurvePoint> nm = p -> torque.applyAsDouble(p.torque());
+      ToDoubleFunction<CurvePoint> watts = p -> power.applyAsDouble(p.power());
+      torques.addSeries(band("with the model", whole, points, nm));
+      torques.addSeries(band("inputs", shares, points, nm));
+      powers.addSeries(band("with the model", whole, points, watts));
+      powers.addSeries(band("inputs", shares, points, watts));
+    }
+    plot.setDataset(TORQUE, torques);
+    plot.setDataset(POWER, powers);
   }
 
   void dress(Palette p) {
@@ -54,25 +68,18 @@ final class CurveBands {
     }
   }
 
-  private static YIntervalSeriesCollection bands(
-      Optional<Doubt> doubt, Curve curve, ToDoubleFunction<CurvePoint> value) {
-    var both = new YIntervalSeriesCollection();
-    if (doubt.isPresent() && curve != null) {
-      both.addSeries(band("with the model", doubt.get(), true, curve, value));
-      both.addSeries(band("inputs", doubt.get(), false, curve, value));
-    }
-    return both;
-  }
-
+  /** Round the points, by shares of what they are. */
   private static YIntervalSeries band(
-      String key, Doubt doubt, boolean model, Curve curve, ToDoubleFunction<CurvePoint> value) {
-    var series = new YIntervalSeries(key);
-    for (var p : curve.settled()) {
-      var share = doubt.share(p.rpm());
-      var range = model ? Doubt.withModel(share, 1) : share;
+      String name,
+      List<Doubt.Range> shares,
+      List<CurvePoint> points,
+      ToDoubleFunction<CurvePoint> value) {
+    var series = new YIntervalSeries(name);
+    for (int i = 0; i < points.size(); i++) {
+      var range = shares.get(i);
       if (Double.isFinite(range.low()) && Double.isFinite(range.high())) {
-        double at = value.applyAsDouble(p);
-        series.add(p.rpm(), at, range.low() * at, range.high() * at);
+        double at = value.applyAsDouble(points.get(i));
+        series.add(points.get(i).rpm(), at, range.low() * at, range.high() * at);
       }
     }
     return series;

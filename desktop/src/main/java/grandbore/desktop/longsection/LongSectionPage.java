@@ -97,7 +97,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     section.onOpen(open);
     VBox.setVgrow(map, Priority.ALWAYS);
     fillHead();
-    getChildren().addAll(head, section, map);
+    getChildren().addAll(head, section, status, map);
     crank.subscribe(
         a -> {
           section.turn();
@@ -118,13 +118,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
           section.draw();
           show();
         });
-    session
-        .overProperty()
-        .subscribe(
-            o -> {
-              Page.show(compare, o != null);
-              makeRoom();
-            });
+    session.overProperty().subscribe(o -> Page.show(compare, o != null));
     setFocusTraversable(true);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
     sceneProperty().subscribe(s -> section.draw());
@@ -138,20 +132,9 @@ public final class LongSectionPage extends VBox implements FillsPage {
                 whose.placeProperty());
   }
 
-  /** In a narrow page the choices go before the title, and what is solved stands below them. */
+  /** In a narrow page the choices go before the title. */
   private void makeRoom() {
-    boolean wide = getWidth() >= WIDE;
-    Page.show(title, wide);
-    // In the head it would make that higher, and the map smaller.
-    status.setWrapText(!wide);
-    boolean inHead = head.getChildren().contains(status);
-    if (wide && !inHead) {
-      getChildren().remove(status);
-      head.getChildren().add(head.getChildren().indexOf(compare), status);
-    } else if (!wide && inHead) {
-      head.getChildren().remove(status);
-      getChildren().add(getChildren().indexOf(head) + 1, status);
-    }
+    Page.show(title, getWidth() >= WIDE);
   }
 
   private void drawEngine() {
@@ -171,9 +154,9 @@ public final class LongSectionPage extends VBox implements FillsPage {
     title.setMinWidth(Region.USE_PREF_SIZE);
     status.setId("long-section-status");
     status.getStyleClass().add("soft");
-    status.setMinWidth(0);
-    HBox.setHgrow(status, Priority.ALWAYS);
-    status.setMaxWidth(Double.MAX_VALUE);
+    status.setWrapText(true);
+    var between = new Region();
+    HBox.setHgrow(between, Priority.ALWAYS);
     var views = new ToggleGroup();
     var tints = new HBox(2);
     for (var v : GasView.values()) {
@@ -215,7 +198,7 @@ public final class LongSectionPage extends VBox implements FillsPage {
     }
     run.getStyleClass().add("small");
     run.setMinWidth(56);
-    head.getChildren().addAll(title, whose, status, compare, tints, run);
+    head.getChildren().addAll(title, whose, between, compare, tints, run);
     head.setAlignment(Pos.CENTER_LEFT);
   }
 

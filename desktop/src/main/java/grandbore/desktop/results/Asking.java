@@ -2,6 +2,7 @@ package grandbore.desktop.results;
 
 import java.util.List;
 import java.util.Objects;
+import java.util.function.BooleanSupplier;
 import javafx.animation.PauseTransition;
 import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
@@ -14,7 +15,6 @@ import javafx.util.Duration;
 public final class Asking {
   private static final Duration REST = Duration.millis(300);
 
-  private final Node view;
   private final PauseTransition rest;
   private List<Object> asked = List.of();
 
@@ -32,21 +32,24 @@ public final class Asking {
    * @param ask starts the work
    */
   public Asking(Node view, Duration rested, Runnable ask) {
-    this.view = view;
-    rest = new PauseTransition(rested);
-    rest.setOnFinished(
-        e -> {
-          if (!isSeen()) {
-            return;
-          }
-          ask.run();
-        });
+    this(() -> view.getScene() != null && view.getParent() != null, rested, ask);
     view.sceneProperty().subscribe(s -> soon());
     view.parentProperty().subscribe(s -> soon());
   }
 
-  private boolean isSeen() {
-    return view.getScene() != null && view.getParent() != null;
+  /**
+   * @param seen whether anybody looks at what is asked for
+   * @param rested how long nothing must have changed
+   * @param ask starts the work
+   */
+  public Asking(BooleanSupplier seen, Duration rested, Runnable ask) {
+    rest = new PauseTransition(rested);
+    rest.setOnFinished(
+        e -> {
+          if (seen.getAsBoolean()) {
+            ask.run();
+          }
+        });
   }
 
   /** Asks again when one of these changes. */

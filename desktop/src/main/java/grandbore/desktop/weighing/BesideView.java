@@ -16,7 +16,6 @@ import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.RunLine;
 import grandbore.desktop.results.Shown;
-import grandbore.desktop.session.Books;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,8 +24,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -39,7 +36,7 @@ final class BesideView extends VBox {
   private final UnaryOperator<String> station;
   private final ResultService service;
   private final Asking asking;
-  private final MenuButton add = new MenuButton("Add a build");
+  private final BuildMenu add;
   private final FlowPane chosen = new FlowPane(6, 4);
   private final Label empty =
       Page.hint("Add a build of the book: it is held against the one on the bench.");
@@ -60,11 +57,15 @@ final class BesideView extends VBox {
     why = new WhyPane(curves, look);
     asking =
         new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
-    add.setId("beside-add");
-    add.setMinWidth(USE_PREF_SIZE);
-    add.setOnShowing(e -> offer());
-    // A menu without an item does not open.
-    add.getItems().add(new MenuItem());
+    add =
+        new BuildMenu(
+            session,
+            "Add a build",
+            "beside-add",
+            "beside-",
+            b -> others.stream().noneMatch(o -> o.id() == b.id()),
+            this::put,
+            why -> status.setText("✕ " + why));
     chosen.setAlignment(Pos.CENTER_LEFT);
     status.setId("beside-status");
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
@@ -77,40 +78,12 @@ final class BesideView extends VBox {
     session.buildProperty().subscribe(b -> chips());
   }
 
-  /** The builds of the book that are not beside already. */
-  private void offer() {
-    add.getItems().clear();
-    for (var b : session.books().builds()) {
-      boolean beside = b.id() == session.id() || others.stream().anyMatch(o -> o.id() == b.id());
-      if (b.isSound() && !beside) {
-        var item = new MenuItem(b.name());
-        item.setId("beside-" + b.id());
-        item.setOnAction(e -> put(b.id()));
-        add.getItems().add(item);
-      }
+  private void put(Session.Over other) {
+    if (others.size() < MOST_OTHERS) {
+      others.add(other);
+      chips();
+      asking.soon();
     }
-    if (add.getItems().isEmpty()) {
-      var none = new MenuItem("The book has no other build");
-      none.setDisable(true);
-      add.getItems().add(none);
-    }
-  }
-
-  private void put(long build) {
-    var _ =
-        session
-            .books()
-            .other(build)
-            .whenComplete(
-                (other, e) -> {
-                  if (e != null) {
-                    status.setText("✕ " + Books.words(e));
-                  } else if (others.size() < MOST_OTHERS) {
-                    others.add(other);
-                    chips();
-                    asking.soon();
-                  }
-                });
   }
 
   private void chips() {

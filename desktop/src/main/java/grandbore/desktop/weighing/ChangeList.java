@@ -25,6 +25,11 @@ final class ChangeList {
   private final Session session;
   private Written written;
 
+  /** What was read last, and of which notes: every edit asks for it. */
+  private List<Planned> read = List.of();
+
+  private List<Change> changes = List.of();
+
   ChangeList(Session session) {
     this.session = session;
   }
@@ -35,7 +40,12 @@ final class ChangeList {
    * @throws grandbore.book.FormatException where they can't be read
    */
   List<Change> all() {
-    return PlannedChanges.of(session.notes(Planned.class));
+    var notes = session.notes(Planned.class);
+    if (!notes.equals(read)) {
+      changes = PlannedChanges.of(notes);
+      read = notes;
+    }
+    return changes;
   }
 
   private void keep(List<Change> now) {

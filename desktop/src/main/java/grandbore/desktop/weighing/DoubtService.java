@@ -7,11 +7,11 @@ import grandbore.core.studies.Doubt;
 import grandbore.core.studies.DoubtStudy;
 import grandbore.desktop.curve.BandOfDoubt;
 import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.results.Asking;
+import grandbore.desktop.results.Paced;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.session.Session;
-import java.util.List;
 import java.util.Optional;
-import javafx.animation.PauseTransition;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.util.Duration;
@@ -20,34 +20,30 @@ import javafx.util.Duration;
 public final class DoubtService {
   private static final Duration REST = Duration.millis(500);
 
-  /** A band that grows is drawn so often at most, ms. */
-  private static final long DRAWN_EVERY = 400;
-
   /** The draws are the same for the same engine, so that two looks at it agree. */
   private static final long SEED = 1;
 
   private final Session session;
   private final BandOfDoubt band;
   private final ResultService service;
-  private final PauseTransition rest = new PauseTransition(REST);
+  private final Asking asking;
+  private final Paced paced = new Paced();
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
-  private List<Object> asked = List.of();
-  private long drawn;
 
   public DoubtService(Session session, CurveService curves) {
     this.session = session;
     band = curves.doubt();
     service = new ResultService(curves.runs(), Urgency.STUDY, trouble::set);
-    rest.setOnFinished(e -> sample());
-    session.benchProperty().subscribe(b -> rest.playFromStart());
+    asking =
+        new Asking(band.wantedProperty()::get, REST, this::sample).when(session.benchProperty());
     band.wantedProperty()
         .subscribe(
             is -> {
               if (is) {
-                rest.playFromStart();
+                asking.soon();
               } else {
                 service.cancel();
-                asked = List.of();
+                asking.forget();
               }
             });
   }
@@ -68,23 +64,20 @@ public final class DoubtService {
 
   /** Samples once more, after it was stopped by hand. */
   void again() {
-    asked = List.of();
-    rest.playFromStart();
+    asking.again();
   }
 
   private void sample() {
-    if (!band.wantedProperty().get() || session.bench().contradiction().isPresent()) {
+    if (session.bench().contradiction().isPresent()) {
       return;
     }
     var engine = session.engine();
     var speeds = session.build().speeds();
     var wants = WantedBand.of(session.build().combination().brief());
     // Spreads count: a reading that says what was assumed narrows the band.
-    List<Object> wish = List.of(engine, speeds, wants);
-    if (wish.equals(asked)) {
+    if (!asking.isNew(engine, speeds, wants)) {
       return;
     }
-    asked = wish;
     trouble.set("");
     service.ask(
         new DoubtStudy(engine, wants, speeds.from(), speeds.to(), DoubtStudy.USUAL, SEED),
@@ -93,9 +86,7 @@ public final class DoubtService {
   }
 
   private void grow(BuiltEngine engine, Doubt part) {
-    long now = System.currentTimeMillis();
-    if (now - drawn > DRAWN_EVERY && Double.isFinite(part.score().low())) {
-      drawn = now;
+    if (Double.isFinite(part.score().low()) && paced.isDue()) {
       show(engine, part);
     }
   }

@@ -1,12 +1,12 @@
 package grandbore.desktop.weighing;
 
 import grandbore.core.combination.Specs;
+import grandbore.desktop.controls.ShownAs;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
-import javafx.util.StringConverter;
 
 /** Picks one input of the model: first its station, then its name. */
 final class InputPicker {
@@ -32,18 +32,7 @@ final class InputPicker {
     stations.setOnAction(e -> chosenStation());
     inputs.setId(id + "-input");
     inputs.setAccessibleText("input");
-    inputs.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Specs.Field f) {
-            return f == null ? "" : f.spec().label();
-          }
-
-          @Override
-          public Specs.Field fromString(String text) {
-            return null;
-          }
-        });
+    inputs.setConverter(ShownAs.of(f -> f.spec().label()));
     inputs.setOnAction(e -> chosenInput());
   }
 

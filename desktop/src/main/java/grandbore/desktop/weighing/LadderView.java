@@ -22,7 +22,6 @@ import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.RunLine;
 import grandbore.desktop.results.Shown;
-import grandbore.desktop.session.Books;
 import grandbore.desktop.session.Session;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -35,8 +34,6 @@ import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
-import javafx.scene.control.MenuItem;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -63,8 +60,6 @@ public final class LadderView extends VBox {
       Page.hint(
           "No change is thought of yet. Write one by editing the build, take the difference of"
               + " another build, or read a file of them.");
-  private final MenuButton from = new MenuButton("From another build");
-  private final MenuButton also = new MenuButton("Also on another engine");
   private final Button order = Page.button("Order by gain for money", "ladder-order");
   private final VBox found = new VBox(10);
   private final PlotPane curves;
@@ -92,8 +87,8 @@ public final class LadderView extends VBox {
             .when(session.buildProperty(), session.readingsProperty(), session.notesProperty());
     status.setId("ladder-status");
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
-    menu(from, "ladder-from", this::offerFrom);
-    menu(also, "ladder-also", this::offerAlso);
+    var from = menu("From another build", "ladder-from", this::addFrom);
+    var also = menu("Also on another engine", "ladder-also", this::runOn);
     order.setOnAction(e -> order());
     var file = Page.button("From a file", "ladder-file");
     file.setOnAction(e -> choose());
@@ -114,69 +109,27 @@ public final class LadderView extends VBox {
     status.setText("✕ " + why);
   }
 
-  private static void menu(MenuButton menu, String id, Runnable offer) {
-    menu.setId(id);
-    menu.setMinWidth(USE_PREF_SIZE);
-    menu.setOnShowing(e -> offer.run());
-    // A menu without an item does not open.
-    menu.getItems().add(new MenuItem());
+  private BuildMenu menu(String words, String id, Consumer<Session.Over> chosen) {
+    return new BuildMenu(session, words, id, id + "-", b -> true, chosen, this::trouble);
   }
 
-  private void offer(MenuButton menu, Consumer<Session.Over> then) {
-    menu.getItems().clear();
-    for (var b : session.books().builds()) {
-      if (b.isSound() && b.id() != session.id()) {
-        var item = new MenuItem(b.name());
-        item.setId(menu.getId() + "-" + b.id());
-        item.setOnAction(
-            e -> {
-              var _ =
-                  session
-                      .books()
-                      .other(b.id())
-                      .whenComplete(
-                          (is, wrong) -> {
-                            if (wrong != null) {
-                              trouble(Books.words(wrong));
-                            } else {
-                              then.accept(is);
-                            }
-                          });
-            });
-        menu.getItems().add(item);
-      }
-    }
-    if (menu.getItems().isEmpty()) {
-      var none = new MenuItem("The book has no other build");
-      none.setDisable(true);
-      menu.getItems().add(none);
+  /** What leads from this build to another becomes a change. */
+  private void addFrom(Session.Over is) {
+    try {
+      list.add(
+          List.of(
+              Change.between(
+                  "As " + is.build().name(),
+                  session.build().combination(),
+                  is.build().combination())));
+    } catch (InvalidInput e) {
+      trouble(e.getMessage());
     }
   }
 
-  private void offerFrom() {
-    offer(
-        from,
-        is -> {
-          try {
-            list.add(
-                List.of(
-                    Change.between(
-                        "As " + is.build().name(),
-                        session.build().combination(),
-                        is.build().combination())));
-          } catch (InvalidInput e) {
-            trouble(e.getMessage());
-          }
-        });
-  }
-
-  private void offerAlso() {
-    offer(
-        also,
-        is -> {
-          other = Optional.of(is);
-          asking.again();
-        });
+  private void runOn(Session.Over is) {
+    other = Optional.of(is);
+    asking.again();
   }
 
   private void choose() {

@@ -18,9 +18,9 @@ import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.plot.MapPane;
+import grandbore.desktop.results.Paced;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.RunLine;
-import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import java.util.Locale;
@@ -32,14 +32,10 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** Two inputs over their ranges as a map, and the best of it into the build. */
 final class MapView extends VBox {
   private static final int STEPS = 9;
-
-  /** A map is drawn so often at most while it is run, ms. */
-  private static final long DRAWN_EVERY = 400;
 
   private static final List<Goal> SCORES =
       List.of(Goal.BAND_POWER, Goal.BAND_TORQUE, Goal.PEAK_POWER, Goal.LEAST_TORQUE, Goal.OCTANE);
@@ -48,13 +44,13 @@ final class MapView extends VBox {
   private final ResultService service;
   private final Refusal refusal = new Refusal();
   private final VBox axes = new VBox(4);
-  private final ComboBox<Goal> score = new ComboBox<>();
+  private final ComboBox<Goal> score = GoalUnit.box("map-score", "what is mapped", "");
   private final Label status = Page.hint("");
   private final Button take = Page.button("Take it into the build", "map-take");
   private final MapPane map;
   private final FreeInput[] ranges = new FreeInput[2];
   private InputSweep found;
-  private long drawn;
+  private final Paced paced = new Paced();
 
   MapView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
     super(10);
@@ -77,22 +73,8 @@ final class MapView extends VBox {
       picker.show(Specs.field(first[axis]));
       range(axis, row, Specs.field(first[axis]));
     }
-    score.setId("map-score");
-    score.setAccessibleText("what is mapped");
     score.getItems().setAll(SCORES);
     score.setValue(Goal.BAND_POWER);
-    score.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Goal g) {
-            return g == null ? "" : g.label();
-          }
-
-          @Override
-          public Goal fromString(String text) {
-            return null;
-          }
-        });
     score.setOnAction(
         e -> {
           if (found != null) {
@@ -169,9 +151,7 @@ final class MapView extends VBox {
   }
 
   private void part(InputSweep sweep) {
-    long now = System.currentTimeMillis();
-    if (now - drawn > DRAWN_EVERY) {
-      drawn = now;
+    if (paced.isDue()) {
       draw(sweep);
     }
   }
@@ -182,22 +162,8 @@ final class MapView extends VBox {
         : Double.NaN;
   }
 
-  private double shown(double si) {
-    var shown = new Shown(session.build().units());
-    return switch (score.getValue()) {
-      case BAND_POWER, PEAK_POWER -> shown.power().fromSi(si);
-      case BAND_TORQUE, LEAST_TORQUE -> shown.torque().fromSi(si);
-      case OCTANE, THRIFT -> si;
-    };
-  }
-
-  private String unit() {
-    var shown = new Shown(session.build().units());
-    return switch (score.getValue()) {
-      case BAND_POWER, PEAK_POWER -> shown.power().symbol();
-      case BAND_TORQUE, LEAST_TORQUE -> shown.torque().symbol();
-      case OCTANE, THRIFT -> "octane";
-    };
+  private GoalUnit unit() {
+    return GoalUnit.of(score.getValue(), session.build().units());
   }
 
   private void draw(InputSweep sweep) {
@@ -207,12 +173,17 @@ final class MapView extends VBox {
     var values = new double[STEPS][STEPS];
     for (int j = 0; j < STEPS; j++) {
       for (int i = 0; i < STEPS; i++) {
-        values[j][i] = shown(score(sweep, j * STEPS + i));
+        values[j][i] = unit().of(score(sweep, j * STEPS + i));
       }
     }
     Page.show(map, true);
     map.show(
-        name(across, units), in(across, units), name(up, units), in(up, units), unit(), values);
+        name(across, units),
+        in(across, units),
+        name(up, units),
+        in(up, units),
+        unit().symbol(),
+        values);
   }
 
   private static String name(SweepAxis axis, UnitSystem units) {
@@ -252,9 +223,9 @@ final class MapView extends VBox {
                 .formatted(
                     value(1, best, units),
                     value(0, best, units),
-                    shown(is),
-                    unit(),
-                    shown(stands),
+                    unit().of(is),
+                    unit().symbol(),
+                    unit().of(stands),
                     isAtAnEdge(best) ? "; it lies at an end of its range" : "")
             : "It stands at its best here: no place gives more that it can tell.");
     Page.show(take, gains);
@@ -274,6 +245,10 @@ final class MapView extends VBox {
   private void take() {
     int best = best();
     Page.show(take, false);
+    if (ReadInputs.among(session, found.axes().stream().map(SweepAxis::path))) {
+      status.setText(ReadInputs.SAYS);
+      return;
+    }
     session.edit(
         "Best of the map",
         b -> {

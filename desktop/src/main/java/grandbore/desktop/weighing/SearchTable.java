@@ -2,10 +2,8 @@ package grandbore.desktop.weighing;
 
 import grandbore.core.changes.Change;
 import grandbore.core.combination.Specs;
-import grandbore.core.studies.Goal;
 import grandbore.core.studies.Search;
 import grandbore.core.studies.SearchStudy;
-import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
 import java.util.List;
@@ -29,8 +27,8 @@ final class SearchTable extends SideTable {
     super(title, IntStream.rangeClosed(1, shown.size()).mapToObj(i -> "No. " + i).toList());
     this.shown = shown;
     setId("search-table");
-    say(study.goal().label(), c -> show(study.goal(), c.goal(), units));
-    study.second().ifPresent(g -> say(g.label(), c -> show(g, c.second(), units)));
+    say(study.goal().label(), c -> GoalUnit.show(study.goal(), c.goal(), units));
+    study.second().ifPresent(g -> say(g.label(), c -> GoalUnit.show(g, c.second(), units)));
     for (int i = 0; i < study.free().size(); i++) {
       int at = i;
       var spec = Specs.field(study.free().get(i).path()).spec();
@@ -66,24 +64,5 @@ final class SearchTable extends SideTable {
 
   private void say(String name, Function<Search.Candidate, String> words) {
     line(name, shown.stream().map(words).toList());
-  }
-
-  /** What was looked for, in its unit. */
-  static String show(Goal goal, double is, UnitSystem units) {
-    if (Double.isNaN(is)) {
-      return "–";
-    }
-    return switch (goal) {
-      case BAND_POWER, PEAK_POWER ->
-          "%.1f %s"
-              .formatted(
-                  Quantity.POWER.unit(units).fromSi(is), Quantity.POWER.unit(units).symbol());
-      case BAND_TORQUE, LEAST_TORQUE ->
-          "%.1f %s"
-              .formatted(
-                  Quantity.TORQUE.unit(units).fromSi(is), Quantity.TORQUE.unit(units).symbol());
-      case OCTANE -> "%+.1f octane".formatted(is);
-      case THRIFT -> String.format(Locale.US, "%,.0f spent", -is);
-    };
   }
 }

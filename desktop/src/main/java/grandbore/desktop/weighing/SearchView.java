@@ -14,9 +14,9 @@ import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.plot.Line;
 import grandbore.desktop.plot.PlotPane;
+import grandbore.desktop.results.Paced;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.RunLine;
-import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,9 +32,6 @@ import javafx.scene.layout.VBox;
 final class SearchView extends VBox {
   private static final int BEST = 4;
 
-  /** A search is drawn so often at most, ms. */
-  private static final long DRAWN_EVERY = 400;
-
   private final Session session;
   private final ResultService service;
   private final Refusal refusal = new Refusal();
@@ -48,7 +45,7 @@ final class SearchView extends VBox {
   private final PlotPane trade;
   private Optional<SearchStudy> study = Optional.empty();
   private List<Search.Candidate> known = List.of();
-  private long drawn;
+  private final Paced paced = new Paced();
 
   SearchView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
     super(10);
@@ -131,9 +128,7 @@ final class SearchView extends VBox {
     if (search.candidates().size() > known.size()) {
       known = search.candidates();
     }
-    long now = System.currentTimeMillis();
-    if (now - drawn > DRAWN_EVERY) {
-      drawn = now;
+    if (paced.isDue()) {
       draw(search);
     }
   }
@@ -194,27 +189,29 @@ final class SearchView extends VBox {
       }
       if (Double.isFinite(so)) {
         at.add(i + 1.0);
-        best.add(in(wish.goal(), so));
+        best.add(unit(wish.goal()).of(so));
       }
     }
     progress.show(
-        "candidates", symbol(wish.goal()), List.of(new Line("best", array(at), array(best))));
+        "candidates",
+        unit(wish.goal()).symbol(),
+        List.of(new Line("best", array(at), array(best))));
     found.getChildren().setAll(progress);
     wish.second()
         .ifPresent(
             second -> {
               var front = search.trade();
               trade.show(
-                  second == Goal.THRIFT ? "money" : second.label() + ", " + symbol(second),
-                  symbol(wish.goal()),
+                  second == Goal.THRIFT ? "money" : second.label() + ", " + unit(second).symbol(),
+                  unit(wish.goal()).symbol(),
                   List.of(
                       new Line(
                           wish.goal().label(),
                           front.reversed().stream()
-                              .mapToDouble(c -> in(second, c.second()))
+                              .mapToDouble(c -> unit(second).of(c.second()))
                               .toArray(),
                           front.reversed().stream()
-                              .mapToDouble(c -> in(wish.goal(), c.goal()))
+                              .mapToDouble(c -> unit(wish.goal()).of(c.goal()))
                               .toArray())));
               found.getChildren().setAll(PlotPane.pair(progress, trade));
             });
@@ -224,24 +221,8 @@ final class SearchView extends VBox {
             : "");
   }
 
-  private double in(Goal goal, double si) {
-    var shown = new Shown(session.build().units());
-    return switch (goal) {
-      case BAND_POWER, PEAK_POWER -> shown.power().fromSi(si);
-      case BAND_TORQUE, LEAST_TORQUE -> shown.torque().fromSi(si);
-      case OCTANE -> si;
-      case THRIFT -> -si;
-    };
-  }
-
-  private String symbol(Goal goal) {
-    var shown = new Shown(session.build().units());
-    return switch (goal) {
-      case BAND_POWER, PEAK_POWER -> shown.power().symbol();
-      case BAND_TORQUE, LEAST_TORQUE -> shown.torque().symbol();
-      case OCTANE -> "octane";
-      case THRIFT -> "money";
-    };
+  private GoalUnit unit(Goal goal) {
+    return GoalUnit.of(goal, session.build().units());
   }
 
   private static double[] array(List<Double> values) {

@@ -27,15 +27,14 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 
 /** What is looked for and what has to hold: the goal, the changes that may be made, the bounds. */
 final class SearchWishes extends VBox {
   private final ChangeList list;
   private final FlowPane changes = new FlowPane(14, 4);
   private final Label none = Page.hint("Changes of the ladder may be tried as well; it has none.");
-  private final ComboBox<Goal> goal = goals("search-goal", "what is looked for");
-  private final ComboBox<Goal> against = goals("search-against", "second goal");
+  private final ComboBox<Goal> goal = GoalUnit.box("search-goal", "what is looked for", "");
+  private final ComboBox<Goal> against = GoalUnit.box("search-against", "second goal", "nothing");
   private final TextField money = field("search-money", "any");
   private final TextField octane = field("search-octane", "any");
   private final TextField speed = field("search-speed", "any");
@@ -48,7 +47,9 @@ final class SearchWishes extends VBox {
   SearchWishes(Session session) {
     super(8);
     list = new ChangeList(session);
-    goal.getItems().remove(null);
+    goal.getItems().setAll(Goal.values());
+    against.getItems().add(null);
+    against.getItems().addAll(Goal.values());
     goal.setValue(Goal.BAND_POWER);
     follow.setSelected(true);
     follow.setId("search-follow");
@@ -96,27 +97,6 @@ final class SearchWishes extends VBox {
     var all = new HBox(6, label, control, after);
     all.setAlignment(Pos.CENTER_LEFT);
     return all;
-  }
-
-  private static ComboBox<Goal> goals(String id, String says) {
-    var box = new ComboBox<Goal>();
-    box.setId(id);
-    box.setAccessibleText(says);
-    box.getItems().add(null);
-    box.getItems().addAll(Goal.values());
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Goal g) {
-            return g == null ? "nothing" : g.label();
-          }
-
-          @Override
-          public Goal fromString(String text) {
-            return null;
-          }
-        });
-    return box;
   }
 
   /** The changes of the build's ladder; those that were taken out stay out. */

@@ -29,6 +29,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -232,9 +233,8 @@ public final class SweepView extends VBox {
     double value = found.value(0, found.best());
     var given = field.get(session.build().combination());
     Page.show(take, false);
-    if (given.si() != field.get(session.engine().combination()).si()) {
-      // What was read stands over what is specified.
-      status.setText("It was read on this engine: the new part is to be read in its place.");
+    if (ReadInputs.among(session, Stream.of(field.path()))) {
+      status.setText(ReadInputs.SAYS);
       return;
     }
     session.put(field, given.with(value, given.provenance()));

@@ -1,0 +1,53 @@
+package grandbore.desktop.weighing;
+
+import grandbore.core.studies.Goal;
+import grandbore.core.units.UnitSystem;
+import grandbore.desktop.controls.ShownAs;
+import grandbore.desktop.results.Shown;
+import java.util.Locale;
+import java.util.function.DoubleUnaryOperator;
+import javafx.scene.control.ComboBox;
+
+/**
+ * How goals are shown: in the unit of what they are, money as what is spent.
+ *
+ * @param symbol of the unit
+ * @param in the unit, from SI
+ */
+record GoalUnit(String symbol, DoubleUnaryOperator in) {
+  static GoalUnit of(Goal goal, UnitSystem units) {
+    var shown = new Shown(units);
+    return switch (goal) {
+      case BAND_POWER, PEAK_POWER -> new GoalUnit(shown.power().symbol(), shown.power()::fromSi);
+      case BAND_TORQUE, LEAST_TORQUE ->
+          new GoalUnit(shown.torque().symbol(), shown.torque()::fromSi);
+      case OCTANE -> new GoalUnit("octane", si -> si);
+      case THRIFT -> new GoalUnit("money", si -> -si);
+    };
+  }
+
+  double of(double si) {
+    return in.applyAsDouble(si);
+  }
+
+  /** A value with its unit; a dash where there is none. */
+  static String show(Goal goal, double si, UnitSystem units) {
+    var unit = of(goal, units);
+    return Double.isNaN(si)
+        ? "–"
+        : switch (goal) {
+          case OCTANE -> "%+.1f octane".formatted(si);
+          case THRIFT -> String.format(Locale.US, "%,.0f spent", unit.of(si));
+          default -> "%.1f %s".formatted(unit.of(si), unit.symbol);
+        };
+  }
+
+  /** A list of goals to choose from. */
+  static ComboBox<Goal> box(String id, String says, String none) {
+    var box = new ComboBox<Goal>();
+    box.setId(id);
+    box.setAccessibleText(says);
+    box.setConverter(ShownAs.of(none, Goal::label));
+    return box;
+  }
+}
