@@ -20,10 +20,14 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.lang.reflect.RecordComponent;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** The JSON Schema of a build document, made from the records themselves so that it stays true. */
 public final class BuildSchema {
+  /** Inputs that came after the version was published: documents without them are whole. */
+  private static final Set<String> LATER = Set.of("ratings.fuelFlow");
+
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
   private BuildSchema() {}
@@ -67,7 +71,9 @@ public final class BuildSchema {
         var inner = object();
         for (var c : group.getType().getRecordComponents()) {
           property(inner, c.getName(), component(c));
-          if (c.getType() == LiftTable.class || c.getType() == CompressorMap.class) {
+          if (c.getType() == LiftTable.class
+              || c.getType() == CompressorMap.class
+              || LATER.contains(group.getName() + "." + c.getName())) {
             optional(inner, c.getName());
           }
         }

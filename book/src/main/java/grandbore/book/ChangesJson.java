@@ -9,6 +9,7 @@ import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import grandbore.core.changes.Change;
 import grandbore.core.changes.Cost;
+import grandbore.core.changes.Plan;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.CompressorMap;
 import grandbore.core.combination.LiftTable;
@@ -31,31 +32,42 @@ public final class ChangesJson {
 
   /** The document's text, indented, numbers in the units of a system. */
   public static String write(List<Change> changes, UnitSystem units) {
+    return write(new Plan(changes), units);
+  }
+
+  /** The same with where stages end. */
+  public static String write(Plan plan, UnitSystem units) {
     var node = JsonNodeFactory.instance.objectNode();
     node.put("format", FORMAT).put("version", VERSION);
     var list = node.putArray("changes");
-    for (var c : changes) {
-      var each = list.addObject();
-      each.put("name", c.name()).put("price", c.cost().price());
-      each.put("labour", c.cost().labour()).put("hours", c.cost().hours());
-      each.put("supplier", c.supplier());
-      var needs = each.putArray("needs");
-      c.needs().forEach(needs::add);
-      var sets = each.putObject("sets");
-      c.sets()
-          .forEach(
-              (path, value) -> {
-                int dot = path.indexOf('.');
-                var group = sets.withObjectProperty(path.substring(0, dot));
-                String name = path.substring(dot + 1);
-                CombinationJson.put(group, name, value, units);
-                if (!group.has(name)) {
-                  // A table that is taken away is none.
-                  group.putNull(name);
-                }
-              });
+    plan.changes().forEach(c -> put(list.addObject(), c, units));
+    if (!plan.stages().isEmpty()) {
+      var stages = node.putArray("stages");
+      plan.stages().forEach(stages::add);
     }
     return text(node);
+  }
+
+  /** What a change is, into a node of its own. */
+  static void put(ObjectNode each, Change c, UnitSystem units) {
+    each.put("name", c.name()).put("price", c.cost().price());
+    each.put("labour", c.cost().labour()).put("hours", c.cost().hours());
+    each.put("supplier", c.supplier());
+    var needs = each.putArray("needs");
+    c.needs().forEach(needs::add);
+    var sets = each.putObject("sets");
+    c.sets()
+        .forEach(
+            (path, value) -> {
+              int dot = path.indexOf('.');
+              var group = sets.withObjectProperty(path.substring(0, dot));
+              String name = path.substring(dot + 1);
+              CombinationJson.put(group, name, value, units);
+              if (!group.has(name)) {
+                // A table that is taken away is none.
+                group.putNull(name);
+              }
+            });
   }
 
   /**
@@ -65,6 +77,11 @@ public final class ChangesJson {
    * @throws grandbore.core.combination.InvalidInput where a value can't be
    */
   public static List<Change> read(String text) {
+    return plan(text).changes();
+  }
+
+  /** The same with where stages end. */
+  public static Plan plan(String text) {
     var node = JsonText.parse(text);
     JsonText.version(node, FORMAT, VERSION);
     JsonText.check(node, SCHEMA);
@@ -72,10 +89,12 @@ public final class ChangesJson {
     for (var each : node.get("changes")) {
       changes.add(change(each));
     }
-    return List.copyOf(changes);
+    var stages = new ArrayList<Integer>();
+    node.path("stages").forEach(s -> stages.add(s.asInt()));
+    return new Plan(changes, stages);
   }
 
-  private static Change change(JsonNode node) {
+  static Change change(JsonNode node) {
     var sets = new TreeMap<String, Object>();
     for (var group : node.get("sets").properties()) {
       var type = component(Combination.class, group.getKey()).getType();
@@ -114,7 +133,7 @@ public final class ChangesJson {
     return text(schema());
   }
 
-  private static String text(ObjectNode node) {
+  static String text(ObjectNode node) {
     try {
       return JsonText.MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(node) + "\n";
     } catch (JsonProcessingException e) {
@@ -123,6 +142,29 @@ public final class ChangesJson {
   }
 
   private static ObjectNode schema() {
+    var nodes = JsonNodeFactory.instance;
+    var root = BuildSchema.object();
+    root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
+    root.put("title", "Grand Bore changes, version " + VERSION);
+    root.put(
+        "description",
+        "What may be done to an engine: each change with the inputs it sets, as a build document"
+            + " has them, and what it costs.");
+    BuildSchema.property(root, "format", nodes.objectNode().put("const", FORMAT));
+    BuildSchema.property(root, "version", nodes.objectNode().put("const", VERSION));
+    var list = nodes.objectNode().put("type", "array").put("minItems", 1).put("maxItems", 200);
+    list.set("items", changeSchema());
+    BuildSchema.property(root, "changes", list);
+    var stages = nodes.objectNode().put("type", "array").put("maxItems", 200);
+    stages.put("description", "after how many changes each stage but the last ends");
+    stages.set(
+        "items", nodes.objectNode().put("type", "integer").put("minimum", 1).put("maximum", 200));
+    ((ObjectNode) root.get("properties")).set("stages", stages);
+    return root;
+  }
+
+  /** What a change looks like. */
+  static ObjectNode changeSchema() {
     var nodes = JsonNodeFactory.instance;
     var change = BuildSchema.object();
     BuildSchema.property(
@@ -138,19 +180,7 @@ public final class ChangesJson {
     var needs = nodes.objectNode().put("type", "array");
     needs.set("items", nodes.objectNode().put("type", "string").put("maxLength", 200));
     more.set("needs", needs);
-    var root = BuildSchema.object();
-    root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
-    root.put("title", "Grand Bore changes, version " + VERSION);
-    root.put(
-        "description",
-        "What may be done to an engine: each change with the inputs it sets, as a build document"
-            + " has them, and what it costs.");
-    BuildSchema.property(root, "format", nodes.objectNode().put("const", FORMAT));
-    BuildSchema.property(root, "version", nodes.objectNode().put("const", VERSION));
-    var list = nodes.objectNode().put("type", "array").put("minItems", 1).put("maxItems", 200);
-    list.set("items", change);
-    BuildSchema.property(root, "changes", list);
-    return root;
+    return change;
   }
 
   /** Any inputs of any groups. */

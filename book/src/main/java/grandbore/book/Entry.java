@@ -39,11 +39,19 @@ public sealed interface Entry {
     }
   }
 
-  /** A note is kept. */
-  record Note(long build, Kept kept) implements Entry {}
+  /** Notes are kept, together or not at all. */
+  record Notes(long build, List<Kept> kept) implements Entry {
+    public Notes {
+      kept = List.copyOf(kept);
+    }
+  }
 
-  /** A note is struck out, or that is taken back. */
-  record StrikeNote(long build, long note, boolean struck, Instant at) implements Entry {}
+  /** Notes are struck out, or that is taken back. */
+  record StrikeNotes(long build, List<Long> notes, boolean struck, Instant at) implements Entry {
+    public StrikeNotes {
+      notes = List.copyOf(notes);
+    }
+  }
 
   /** A build leaves the list, or comes back to it. */
   record Shelve(long build, Summary.Place place, Instant at) implements Entry {}

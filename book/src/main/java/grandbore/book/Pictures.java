@@ -12,6 +12,21 @@ import java.util.Optional;
 public final class Pictures {
   private Pictures() {}
 
+  /**
+   * Copies a picture into the folder beside the book, under a name of its content.
+   *
+   * @param caption what it shows; its file's name where that is blank
+   * @throws IOException where it can't be read or copied
+   */
+  public static Photo attach(Path picture, Path folder, String caption) throws IOException {
+    String sum = Seal.sha256(picture);
+    String name = picture.getFileName().toString();
+    String kept = sum.substring(0, 12) + name.substring(Math.max(0, name.lastIndexOf('.')));
+    Files.createDirectories(folder);
+    Files.copy(picture, folder.resolve(kept), StandardCopyOption.REPLACE_EXISTING);
+    return new Photo(kept, sum, caption.isBlank() ? name : caption.strip());
+  }
+
   /** Copies those that are noted and sound and not yet there. */
   static void copyAside(Collection<Photo> noted, Path from, Path to) throws IOException {
     for (var photo : noted) {

@@ -1,10 +1,11 @@
 package grandbore.book;
 
-import grandbore.core.changes.Change;
+import grandbore.core.changes.Plan;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Planned;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DemoChanges;
+import grandbore.core.demo.DemoShelf;
 import grandbore.core.units.UnitSystem;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -20,23 +21,27 @@ public final class PlannedChanges {
    * @param notes of the build, the oldest first
    * @throws FormatException where they can't be read
    */
-  public static List<Change> of(List<Planned> notes) {
+  public static Plan of(List<Planned> notes) {
     return notes.isEmpty() || notes.getLast().document().isEmpty()
-        ? List.of()
-        : ChangesJson.read(notes.getLast().document());
+        ? Plan.NONE
+        : ChangesJson.plan(notes.getLast().document());
   }
 
   /** What is kept for these to stand. */
-  public static Planned note(List<Change> changes, UnitSystem units) {
-    return new Planned(changes.isEmpty() ? "" : ChangesJson.write(changes, units));
+  public static Planned note(Plan plan, UnitSystem units) {
+    return new Planned(plan.changes().isEmpty() ? "" : ChangesJson.write(plan, units));
   }
 
-  /** The demo's V8 with its readings, its notes, and what could be done to it next. */
+  /** The demo's V8 with its readings, its notes, what could be done to it, and the shop's shelf. */
   public static BuildDocument demo() {
     var notes = new ArrayList<>(DemoBuilds.hillClimbNotes());
     var last = notes.stream().map(Kept::at).max(Instant::compareTo).orElse(Instant.EPOCH);
-    var planned = note(DemoChanges.hillClimbEight(), DemoBuilds.hillClimbEight().units());
+    var planned = note(DemoChanges.plan(), DemoBuilds.hillClimbEight().units());
     notes.add(new Kept(0, planned, "", last, false));
+    for (var part : DemoShelf.parts()) {
+      var stocked = ShopParts.note(part, DemoBuilds.hillClimbEight().units());
+      notes.add(new Kept(0, stocked, "", last, false));
+    }
     return new BuildDocument(
         DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), List.copyOf(notes));
   }

@@ -3,7 +3,9 @@ package grandbore.book;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import grandbore.core.clearances.Note;
 import grandbore.core.clearances.Photo;
+import grandbore.core.clearances.Stocked;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -152,12 +154,9 @@ final class Seal {
     var damaged = new ArrayList<>(BookFile.gaps(h));
     var pictures = new ArrayList<Photo>();
     for (long build : h.createQuery("SELECT id FROM build").mapTo(Long.class).list()) {
-      NoteRows.of(h, build, false).rows().stream()
-          .map(k -> k.note())
-          .filter(Photo.class::isInstance)
-          .map(Photo.class::cast)
-          .forEach(pictures::add);
+      NoteRows.of(h, build, false).rows().forEach(k -> pictures.addAll(pictures(k.note())));
     }
+    NoteRows.of(h, 0, true).rows().forEach(k -> pictures.addAll(pictures(k.note())));
     h.createQuery(
             "SELECT id, build_id, parent_id, at, what, own, document FROM revision ORDER BY id")
         .map((r, c) -> RevisionRows.row(r))
@@ -168,5 +167,13 @@ final class Seal {
               }
             });
     return new Look(version, builds, BookFile.identity(h), damaged, pictures);
+  }
+
+  private static List<Photo> pictures(Note note) {
+    return switch (note) {
+      case Photo p -> List.of(p);
+      case Stocked s -> s.pictures();
+      default -> List.of();
+    };
   }
 }

@@ -7,6 +7,7 @@ import grandbore.core.clearances.Note;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
 import grandbore.core.clearances.Rule;
+import grandbore.core.clearances.Stocked;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -129,9 +130,9 @@ public final class ShopBook implements AutoCloseable {
     return kept.numbered(notes.incrementAndGet());
   }
 
-  /** Whether a note is the shop's own and holds for every build. */
+  /** Whether a note is the shop's own: a rule for every build, a part of its shelf. */
   public static boolean isShops(Note note) {
-    return note instanceof Rule r && r.source() == Band.Source.HOUSE;
+    return note instanceof Stocked || note instanceof Rule r && r.source() == Band.Source.HOUSE;
   }
 
   /**
@@ -162,8 +163,9 @@ public final class ShopBook implements AutoCloseable {
             case Entry.Take t -> keep(h, t.build(), t.readings());
             case Entry.Strike s ->
                 s.readings().forEach(r -> Strikes.READINGS.insert(h, r, s.struck(), s.at()));
-            case Entry.Note n -> keep(h, n.build(), n.kept());
-            case Entry.StrikeNote s -> Strikes.NOTES.insert(h, s.note(), s.struck(), s.at());
+            case Entry.Notes n -> n.kept().forEach(k -> keep(h, n.build(), k));
+            case Entry.StrikeNotes s ->
+                s.notes().forEach(n -> Strikes.NOTES.insert(h, n, s.struck(), s.at()));
             case Entry.Shelve s ->
                 ShelfRows.of(h, s.build())
                     .ifPresent(was -> ShelfRows.put(h, was.with(s.place(), s.at())));
@@ -185,7 +187,7 @@ public final class ShopBook implements AutoCloseable {
   /** Whether it is something done at the bench, after which a build counts as touched. */
   private static boolean isBenchWork(Entry entry) {
     return switch (entry) {
-      case Entry.Take _, Entry.Strike _, Entry.Note _, Entry.StrikeNote _ -> true;
+      case Entry.Take _, Entry.Strike _, Entry.Notes _, Entry.StrikeNotes _ -> true;
       case Entry.Begin _, Entry.Revise _, Entry.Stand _, Entry.Shelve _, Entry.Predicted _ -> false;
     };
   }
@@ -249,7 +251,7 @@ public final class ShopBook implements AutoCloseable {
   /** Keeps a note of a build; a shop's own rule is kept for all builds. Returns its number. */
   public long addNote(long build, Kept kept) {
     var numbered = numbered(kept);
-    write(new Entry.Note(build, numbered));
+    write(new Entry.Notes(build, List.of(numbered)));
     return numbered.id();
   }
 

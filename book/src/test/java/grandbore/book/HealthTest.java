@@ -187,7 +187,8 @@ class HealthTest {
         book.addNote(id, new Kept(0, note, "Tomasz", DAY, false));
       }
       book.addReading(id, chamber(2, 44.25));
-      book.write(new Entry.StrikeNote(id, book.open(id).notes().getLast().id(), true, DAY));
+      book.write(
+          new Entry.StrikeNotes(id, List.of(book.open(id).notes().getLast().id()), true, DAY));
     }
     try (var book = ShopBook.open(file, on(DAY), 0)) {
       assertThat(book.open(id).notes()).extracting(Kept::note).containsExactlyElementsOf(notes());

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import grandbore.core.changes.Change;
+import grandbore.core.changes.Plan;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Planned;
 import grandbore.core.combination.InvalidInput;
@@ -33,10 +34,11 @@ class PlannedChangesTest {
         .toList();
   }
 
-  private static Kept kept(List<Change> changes) {
+  private static Kept kept(List<Change> changes, Integer... ends) {
+    var stages = List.of(ends);
     return new Kept(
         0,
-        PlannedChanges.note(changes, UnitSystem.US),
+        PlannedChanges.note(new Plan(changes, stages), UnitSystem.US),
         "",
         Instant.parse("2026-01-02T03:04:05Z"),
         false);
@@ -49,15 +51,18 @@ class PlannedChangesTest {
     var turned = all.reversed();
     try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
       long id = book.add(new BuildDocument(DemoBuilds.hillClimbEight(), List.of()));
-      assertThat(PlannedChanges.of(planned(book.document(id)))).isEmpty();
+      assertThat(PlannedChanges.of(planned(book.document(id)))).isEqualTo(Plan.NONE);
       book.addNote(id, kept(all));
-      long second = book.addNote(id, kept(turned));
-      assertThat(names(PlannedChanges.of(planned(book.document(id))))).isEqualTo(names(turned));
-      book.write(new Entry.StrikeNote(id, second, true, Instant.now()));
-      assertThat(names(PlannedChanges.of(planned(book.document(id))))).isEqualTo(names(all));
-      book.write(new Entry.StrikeNote(id, second, false, Instant.now()));
+      long second = book.addNote(id, kept(turned, 2, 4));
+      assertThat(names(PlannedChanges.of(planned(book.document(id))).changes()))
+          .isEqualTo(names(turned));
+      assertThat(PlannedChanges.of(planned(book.document(id))).stages()).containsExactly(2, 4);
+      book.write(new Entry.StrikeNotes(id, List.of(second), true, Instant.now()));
+      assertThat(names(PlannedChanges.of(planned(book.document(id))).changes()))
+          .isEqualTo(names(all));
+      book.write(new Entry.StrikeNotes(id, List.of(second), false, Instant.now()));
       book.addNote(id, kept(List.of()));
-      assertThat(PlannedChanges.of(planned(book.document(id)))).isEmpty();
+      assertThat(PlannedChanges.of(planned(book.document(id)))).isEqualTo(Plan.NONE);
     }
     // And after a restart.
     try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
@@ -71,7 +76,9 @@ class PlannedChangesTest {
   void theyTravelWithTheirBuild() {
     var demo = PlannedChanges.demo();
     var back = BuildJson.read(BuildJson.write(demo));
-    var changes = PlannedChanges.of(planned(back));
+    var plan = PlannedChanges.of(planned(back));
+    var changes = plan.changes();
+    assertThat(plan.stages()).isEqualTo(DemoChanges.plan().stages()).isNotEmpty();
     assertThat(names(changes)).isEqualTo(names(DemoChanges.hillClimbEight()));
     assertThat(changes)
         .extracting(c -> c.cost().money())
@@ -80,7 +87,8 @@ class PlannedChangesTest {
     assertThat(BuildJson.writeCompact(back)).isEqualTo(BuildJson.writeCompact(demo));
     try (var book = ShopBook.open(folder.resolve("other.sqlite"))) {
       long id = book.add(back);
-      assertThat(names(PlannedChanges.of(planned(book.document(id))))).isEqualTo(names(changes));
+      assertThat(names(PlannedChanges.of(planned(book.document(id))).changes()))
+          .isEqualTo(names(changes));
       // The engine that they are made on fits them.
       var engine = book.document(id).engine();
       for (var change : changes) {
@@ -92,16 +100,20 @@ class PlannedChangesTest {
   /** What is damaged is refused whole, with its place; what is too long is no note. */
   @Test
   void whatIsDamagedIsRefused() {
-    var note = PlannedChanges.note(DemoChanges.hillClimbEight(), UnitSystem.US);
+    var note = PlannedChanges.note(DemoChanges.plan(), UnitSystem.US);
     var torn = new Planned(note.document().substring(0, note.document().length() / 2));
     assertThatThrownBy(() -> PlannedChanges.of(List.of(torn)))
         .isInstanceOf(FormatException.class)
         .hasMessageContaining("line");
+    var empty = new Planned(note.document().replace("[ 3 ]", "[ 3, 5 ]"));
+    assertThatThrownBy(() -> PlannedChanges.of(List.of(empty)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("5 of 5");
     var other = new Planned("{\"format\": \"grand-bore-build\", \"version\": 1}");
     assertThatThrownBy(() -> PlannedChanges.of(List.of(other))).isInstanceOf(FormatException.class);
     assertThatThrownBy(() -> new Planned("x".repeat(500_000)))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("too long");
-    assertThat(PlannedChanges.of(List.of(torn, new Planned("")))).isEmpty();
+    assertThat(PlannedChanges.of(List.of(torn, new Planned("")))).isEqualTo(Plan.NONE);
   }
 }

@@ -2,6 +2,7 @@ package grandbore.cli;
 
 import grandbore.book.BuildSchema;
 import grandbore.book.ChangesJson;
+import grandbore.book.PartsJson;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -10,17 +11,27 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "schema",
-    description = "Prints the JSON Schema of a build document, or of changes.")
+    description = "Prints the JSON Schema of a build document, of changes, or of parts.")
 final class SchemaCommand implements Callable<Integer> {
   @Option(names = "--changes", description = "that of a document of changes")
   private boolean changes;
+
+  @Option(names = "--parts", description = "that of a document of parts")
+  private boolean parts;
 
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() {
-    spec.commandLine().getOut().print(changes ? ChangesJson.schemaText() : BuildSchema.text());
+    spec.commandLine().getOut().print(text());
     spec.commandLine().getOut().flush();
     return 0;
+  }
+
+  private String text() {
+    if (parts) {
+      return PartsJson.schemaText();
+    }
+    return changes ? ChangesJson.schemaText() : BuildSchema.text();
   }
 }

@@ -54,7 +54,9 @@ final class SearchCommand implements Callable<Integer> {
   @Option(
       names = "--goal",
       defaultValue = "band_power",
-      description = "band_power, band_torque, peak_power, least_torque, octane or thrift")
+      description =
+          "band_power, band_torque, peak_power, least_torque, octane,"
+              + " piston_to_valve, idle_vacuum or thrift")
   private Goal goal;
 
   @Option(names = "--against", description = "a second goal, for the trade between both")
@@ -71,6 +73,9 @@ final class SearchCommand implements Callable<Integer> {
 
   @Option(names = "--piston-to-valve", description = "at the closest, at least, mm")
   private Double pistonToValve;
+
+  @Option(names = "--vacuum", description = "at the idle speed of the brief, at least, kPa")
+  private Double vacuum;
 
   @Option(names = "--may-float", description = "valves need not follow their lobes in the band")
   private boolean mayFloat;
@@ -107,6 +112,7 @@ final class SearchCommand implements Callable<Integer> {
             octane == null ? none.octane() : octane,
             pistonSpeed == null ? none.pistonSpeed() : pistonSpeed,
             pistonToValve == null ? none.pistonToValve() : 1e-3 * pistonToValve,
+            vacuum == null ? none.vacuum() : 1e3 * vacuum,
             !mayFloat);
     var found =
         StudyRun.of(

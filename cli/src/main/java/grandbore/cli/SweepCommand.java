@@ -36,6 +36,9 @@ final class SweepCommand implements Callable<Integer> {
   @Option(names = "--steps", defaultValue = "9", description = "values of each input, 2 to 41")
   private int steps;
 
+  @Option(names = "--idle", description = "each is idled too: the vacuum at the brief's speed")
+  private boolean idle;
+
   @Mixin private TableOption table = new TableOption();
 
   @Override
@@ -56,12 +59,13 @@ final class SweepCommand implements Callable<Integer> {
                 engine,
                 axes,
                 at.all(document.build().speeds()),
-                WantedBand.of(document.build().combination().brief())));
+                WantedBand.of(document.build().combination().brief()),
+                idle));
     table.print(rows(sweep, units));
     return 0;
   }
 
-  private static List<Map<String, Object>> rows(InputSweep sweep, UnitSystem units) {
+  private List<Map<String, Object>> rows(InputSweep sweep, UnitSystem units) {
     var rows = new ArrayList<Map<String, Object>>();
     for (int i = 0; i < sweep.rungs().size(); i++) {
       var row = new LinkedHashMap<String, Object>();
@@ -79,6 +83,10 @@ final class SweepCommand implements Callable<Integer> {
           "peak_power_kw",
           figures.map(f -> StudyRun.round(f.power().power() / 1e3, 3)).orElse(null));
       row.put("peak_power_rpm", figures.map(f -> StudyRun.round(f.power().rpm(), 0)).orElse(null));
+      row.put("piston_to_valve_mm", StudyRun.round(1e3 * rung.pistonToValve(), 2));
+      if (idle) {
+        row.put("idle_vacuum_kpa", StudyRun.round(rung.vacuum() / 1e3, 1));
+      }
       row.put("best", i == sweep.best());
       row.put("refused", rung.refused());
       rows.add(row);

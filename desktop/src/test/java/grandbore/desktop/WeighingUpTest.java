@@ -11,8 +11,10 @@ import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.EngineKey;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.Doubt;
+import grandbore.core.studies.Goal;
 import grandbore.desktop.station.Station;
 import grandbore.desktop.weighing.LadderView;
+import grandbore.desktop.weighing.SpentTime;
 import java.nio.file.Files;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -77,7 +79,7 @@ class WeighingUpTest extends BenchTest {
   }
 
   @Test
-  void twoBuildsAreHeldAgainstTheOneOnTheBench() {
+  void twoBuildsAreHeldAgainstTheOneOnTheBench() throws Exception {
     go("weighing-beside");
     robot.clickOn("#beside-add").clickOn("#beside-2");
     until("their figures", () -> isShown("#beside-figures"));
@@ -93,6 +95,22 @@ class WeighingUpTest extends BenchTest {
     var inputs = words("#beside-inputs");
     assertThat(inputs).contains("Compression", "Chamber volume");
     assertThat(inputs).doesNotContain("Breathing");
+    // The limits of all three beside one another, the tightest first.
+    until("their limits", () -> isShown("#beside-limits"));
+    var limits = words("#beside-limits");
+    assertThat(limits).contains("Simulated knock margin, worst speed");
+    int knock = limits.indexOf("Simulated knock margin, worst speed");
+    assertThat(limits.get(knock + 1)).isEqualTo(limits.get(knock + 3)).matches(".* (left|beyond)");
+    assertThat(limits.get(knock + 2)).isNotEqualTo(limits.get(knock + 1));
+    // By the time it spends at speeds, typed or from a log.
+    type("#spent-words", "4500 two");
+    assertThat(words("#spent-time")).anyMatch(w -> w.contains("4500 two"));
+    type("#spent-words", "4500 1, 5500 3");
+    until("weighted", () -> words("#beside-figures").contains("Average power by time at speed"));
+    assertThat(text("#spent-words")).isEqualTo("4500 25.0, 5500 75.0");
+    var log = Files.writeString(folder.resolve("log.csv"), "time,rpm\n0,5100\n1,5130\n2,0\n");
+    robot.interact(() -> robot.lookup("#spent-time").<SpentTime>query().read(log));
+    assertThat(text("#spent-words")).isEqualTo("5125 100");
     // One taken away is gone from the table, and comes back from the list.
     robot.clickOn("#beside-chip-3");
     until("one of them", () -> !words("#beside-figures").contains("The same again"));
@@ -119,6 +137,13 @@ class WeighingUpTest extends BenchTest {
     until("its end", () -> !text("#sweep-status").isEmpty());
     assertThat(text("#sweep-status")).startsWith("Most at");
     assertThat(words("#sweep-table")).contains("Average power, kW", "none");
+    // Another score of the same runs: a runner's length moves no valve.
+    var most = text("#sweep-status");
+    choose("#sweep-score", Goal.PISTON_TO_VALVE);
+    assertThat(text("#sweep-status")).isEqualTo("No difference it can tell over this range.");
+    assertThat(words("#sweep-table")).contains("Room from piston to valve");
+    choose("#sweep-score", Goal.BAND_POWER);
+    assertThat(text("#sweep-status")).isEqualTo(most);
     press("#sweep-take");
     double after = combination().intake().runnerLength().si();
     assertThat(after).isNotEqualTo(before);
@@ -233,6 +258,15 @@ class WeighingUpTest extends BenchTest {
     until("run", () -> isShown("#ladder-pairs") && !words("#ladder-pairs").contains("–"));
     var first = words("#ladder-table");
     assertThat(first).contains("300", "All of it");
+
+    // Two stages, each with its subtotal.
+    press("#rung-stage-1");
+    until("staged", () -> words("#ladder-table").contains("Stage 2"));
+    var staged = words("#ladder-table");
+    int one = staged.indexOf("Stage 1");
+    assertThat(staged.get(one + 1)).isEqualTo("300");
+    press("#rung-stage-1");
+    assertThat(words("#ladder-table")).doesNotContain("Stage 1");
 
     // Moved by a key, taken back by undo.
     robot.interact(() -> robot.lookup("#rung-2").query().requestFocus());
@@ -352,9 +386,9 @@ class WeighingUpTest extends BenchTest {
     double power = bench.curves().stateProperty().get().curve().peakPower().orElseThrow().power();
     assertThat(power).isPositive();
     var most = text("#map-status");
-    choose("#map-score", grandbore.core.studies.Goal.OCTANE);
+    choose("#map-score", Goal.OCTANE);
     assertThat(text("#map-status")).isNotEqualTo(most).contains("octane");
-    choose("#map-score", grandbore.core.studies.Goal.BAND_POWER);
+    choose("#map-score", Goal.BAND_POWER);
     assertThat(text("#map-status")).isEqualTo(most);
     robot.clickOn("#map-take");
     var after = session.build().combination();

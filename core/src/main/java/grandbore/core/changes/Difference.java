@@ -5,7 +5,6 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.Worksheet;
-import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -25,26 +24,29 @@ public record Difference(String path, List<Object> values) {
     values = List.copyOf(values);
   }
 
-  /** All inputs in which they differ, in the order of the records; provenance is no difference. */
-  public static List<Difference> among(List<Combination> engines) {
-    var all = new ArrayList<Difference>();
+  /** The paths of all inputs of an engine's parts, in the order of the records. */
+  public static List<String> paths() {
+    var all = new ArrayList<String>();
     for (var group : Combination.class.getRecordComponents()) {
       if (group.getType().isRecord() && !NO_PART.contains(group.getType())) {
         for (var c : group.getType().getRecordComponents()) {
-          of(group, c, engines, all);
+          all.add(group.getName() + "." + c.getName());
         }
       }
     }
-    return List.copyOf(all);
+    return all;
   }
 
-  private static void of(
-      RecordComponent group, RecordComponent c, List<Combination> engines, List<Difference> all) {
-    String path = group.getName() + "." + c.getName();
-    var values = engines.stream().map(e -> e.at(path)).toList();
-    if (values.stream().map(Difference::bare).distinct().count() > 1) {
-      all.add(new Difference(path, values));
+  /** All inputs in which they differ, in the order of the records; provenance is no difference. */
+  public static List<Difference> among(List<Combination> engines) {
+    var all = new ArrayList<Difference>();
+    for (var path : paths()) {
+      var values = engines.stream().map(e -> e.at(path)).toList();
+      if (values.stream().map(Difference::bare).distinct().count() > 1) {
+        all.add(new Difference(path, values));
+      }
     }
+    return List.copyOf(all);
   }
 
   private static Object bare(Object value) {

@@ -2,6 +2,7 @@ package grandbore.core.combination;
 
 import static grandbore.core.units.Quantity.CYLINDER_PRESSURE;
 import static grandbore.core.units.Quantity.FORCE;
+import static grandbore.core.units.Quantity.MASS_FLOW;
 import static grandbore.core.units.Quantity.POWER;
 
 /**
@@ -63,7 +64,16 @@ public record Ratings(
             usual = 0,
             optional = true,
             why = "its maker rates it")
-        Given blockPower) {
+        Given blockPower,
+    @Spec(
+            label = "Fuel system, flow",
+            quantity = MASS_FLOW,
+            min = 0.0002,
+            max = 0.5,
+            usual = 0,
+            optional = true,
+            why = "it is what pump and lines pass, jets or injectors with them")
+        Given fuelFlow) {
   public Ratings {
     Specs.check(
         Ratings.class,
@@ -73,6 +83,7 @@ public record Ratings(
         boltClamp,
         pistonPressure,
         crankPower,
-        blockPower);
+        blockPower,
+        fuelFlow);
   }
 }

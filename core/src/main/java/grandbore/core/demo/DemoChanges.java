@@ -3,6 +3,7 @@ package grandbore.core.demo;
 import grandbore.core.build.Build;
 import grandbore.core.changes.Change;
 import grandbore.core.changes.Cost;
+import grandbore.core.changes.Plan;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
 import grandbore.core.units.Measure;
@@ -57,6 +58,11 @@ public final class DemoChanges {
                 "intake.plenumVolume", card(1600, Measure.CUBIC_CENTIMETRES, Quantity.VOLUME))));
   }
 
+  /** The same in two stages: what can be done before spring, and what waits for money. */
+  public static Plan plan() {
+    return new Plan(hillClimbEight(), List.of(3));
+  }
+
   /** The V8 as it would be with all of them. */
   public static Build madeOnTheEight() {
     var build = DemoBuilds.hillClimbEight();
@@ -69,15 +75,15 @@ public final class DemoChanges {
     return new Change(name, new TreeMap<>(sets), cost, "", needs);
   }
 
-  private static Given length(double inches) {
+  static Given length(double inches) {
     return card(inches, Measure.INCHES, Quantity.LENGTH);
   }
 
-  private static Given angle(double degrees) {
+  static Given angle(double degrees) {
     return card(degrees, Measure.DEGREES, Quantity.ANGLE);
   }
 
-  private static Given card(double value, Measure unit, Quantity quantity) {
+  static Given card(double value, Measure unit, Quantity quantity) {
     return Given.of(value, unit, quantity, Provenance.CARD);
   }
 }

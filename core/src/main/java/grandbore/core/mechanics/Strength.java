@@ -44,6 +44,7 @@ public final class Strength {
         "piston_pressure", "Piston, peak pressure", r.pistonPressure(), CurvePoint::peakPressure);
     s.rated("crank_power", "Crank, power", r.crankPower(), CurvePoint::power);
     s.rated("block_power", "Block, power", r.blockPower(), CurvePoint::power);
+    s.rated("fuel_flow", "Fuel system, flow", r.fuelFlow(), p -> p.fuelPerJoule() * p.power());
     return s.list.checks();
   }
 

@@ -15,6 +15,10 @@ public enum Goal {
   LEAST_TORQUE("least torque in the band"),
   /** Octane of the fuel over what is wanted, where that is least. */
   OCTANE("octane to spare"),
+  /** The closest that either valve comes to the piston, m. */
+  PISTON_TO_VALVE("room from piston to valve"),
+  /** In the manifold at the idle speed of the brief, below the air's pressure, Pa. */
+  IDLE_VACUUM("vacuum at idle"),
   /** Money not spent, in the shop's currency. */
   THRIFT("least money");
 
@@ -26,6 +30,11 @@ public enum Goal {
 
   public String label() {
     return label;
+  }
+
+  /** Whether an engine's idle has to be solved for it. */
+  public boolean isOfIdle() {
+    return this == IDLE_VACUUM;
   }
 
   /**
@@ -47,6 +56,8 @@ public enum Goal {
               .mapToDouble(Goal::octane)
               .min()
               .orElse(Double.NaN);
+      case PISTON_TO_VALVE -> rung.pistonToValve();
+      case IDLE_VACUUM -> rung.vacuum();
       case THRIFT -> -money;
     };
   }

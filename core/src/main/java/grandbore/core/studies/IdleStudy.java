@@ -1,9 +1,11 @@
 package grandbore.core.studies;
 
+import grandbore.core.combination.Combination;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.SlowRunning;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
+import grandbore.core.units.Measure;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,6 +16,11 @@ import java.util.Optional;
  */
 public record IdleStudy(BuiltEngine engine, double rpm)
     implements Study<Optional<SlowRunning.Idle>> {
+  /** The speed at which an engine is wanted to idle, rev/min. */
+  public static double speed(Combination c) {
+    return Measure.RPM.fromSi(c.brief().idle().si());
+  }
+
   @Override
   public String title() {
     return "Idle at %,.0f rpm".formatted(rpm);

@@ -1,6 +1,7 @@
 package grandbore.core.studies;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 
 /**
  * What an engine came to over one input, or over two.
@@ -17,10 +18,15 @@ public record InputSweep(Rung base, List<SweepAxis> axes, List<Rung> rungs) {
 
   /** The place of the most power over the band; −1 where none was run or none settled. */
   public int best() {
+    return best(Rung::power);
+  }
+
+  /** The place of the most of something; −1 where none has it. */
+  public int best(ToDoubleFunction<Rung> score) {
     int best = -1;
     for (int i = 0; i < rungs.size(); i++) {
-      double power = rungs.get(i).power();
-      if (!Double.isNaN(power) && (best < 0 || power > rungs.get(best).power())) {
+      double is = score.applyAsDouble(rungs.get(i));
+      if (!Double.isNaN(is) && (best < 0 || is > score.applyAsDouble(rungs.get(best)))) {
         best = i;
       }
     }

@@ -18,11 +18,15 @@ import java.util.stream.IntStream;
  * stands ended.
  *
  * @param speeds rev/min, spanning the band
+ * @param idle whether each is idled too
  */
 public record InputSweepStudy(
-    BuiltEngine engine, List<SweepAxis> axes, List<Double> speeds, WantedBand band)
+    BuiltEngine engine, List<SweepAxis> axes, List<Double> speeds, WantedBand band, boolean idle)
     implements Study<InputSweep> {
   private static final int MOST_AXES = 2;
+
+  /** An idle takes as long as so many speeds. */
+  static final int IDLE = 20;
 
   public InputSweepStudy {
     axes = List.copyOf(axes);
@@ -36,6 +40,12 @@ public record InputSweepStudy(
     }
   }
 
+  /** One whose engines are not idled. */
+  public InputSweepStudy(
+      BuiltEngine engine, List<SweepAxis> axes, List<Double> speeds, WantedBand band) {
+    this(engine, axes, speeds, band, false);
+  }
+
   @Override
   public String title() {
     return "Sweep: "
@@ -46,24 +56,36 @@ public record InputSweepStudy(
 
   @Override
   public List<Object> key() {
-    return List.of(engine.key(), axes, speeds, band);
+    return List.of(
+        engine.key(), axes, speeds, band, idle ? IdleStudy.speed(engine.combination()) : 0);
   }
 
   @Override
   public InputSweep solve(Desk<InputSweep> desk) {
     int slow = axes.size() == 1 ? 1 : axes.getFirst().values().size();
     int fast = axes.getLast().values().size();
-    desk.expect((1 + slow * fast) * speeds.size());
+    desk.expect((1 + slow * fast) * (speeds.size() + (idle ? IDLE : 0)));
     var base = desk.base(engine, speeds, Fidelity.LIVE);
-    var stands = Rung.of(engine, base.curve(), band);
+    var stands = idled(desk, Rung.of(engine, base.curve(), band));
     var rungs = new ArrayList<Rung>();
     var places = IntStream.range(0, slow * fast).boxed().toList();
     for (var few : Batch.few(places)) {
       Batch.run(desk, base, few, k -> with(k / fast, k % fast))
-          .forEach(r -> rungs.add(Rung.of(r, band)));
+          .forEach(r -> rungs.add(idled(desk, Rung.of(r, band))));
       desk.show(new InputSweep(stands, axes, rungs));
     }
     return new InputSweep(stands, axes, rungs);
+  }
+
+  private Rung idled(Desk<?> desk, Rung rung) {
+    if (!idle) {
+      return rung;
+    }
+    var with = desk.alone(rung::idling);
+    for (int k = 0; k < IDLE; k++) {
+      desk.piece();
+    }
+    return with;
   }
 
   /** The engine with the value of each axis at a step. */

@@ -66,6 +66,16 @@ public record Ladder(List<Change> changes, Map<Set<Integer>, Rung> rungs) {
     return power(first(place + 1)) - base();
   }
 
+  /**
+   * What some changes in a row give together on top of those before them, W.
+   *
+   * @param from place of the first, from 0
+   * @param to place after the last
+   */
+  public double stage(int from, int to) {
+    return power(first(to)) - power(first(from));
+  }
+
   /** What the whole loses without a change, W. */
   public double leftOut(int place) {
     return power(first(changes.size())) - power(without(changes.size(), place));

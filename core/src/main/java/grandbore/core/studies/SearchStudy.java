@@ -105,7 +105,7 @@ public record SearchStudy(
     Going(Desk<Search> desk) {
       this.desk = desk;
       base = desk.base(engine, speeds(), Fidelity.LIVE);
-      stands = Rung.of(engine, base.curve(), band);
+      stands = idled(Rung.of(engine, base.curve(), band));
       had =
           known.stream()
               .collect(
@@ -148,7 +148,13 @@ public record SearchStudy(
     private double scale(Goal of) {
       double stood = Math.abs(of.of(stands, band, 0));
       double money = changes.stream().mapToDouble(c -> c.cost().money()).sum();
-      return of == Goal.THRIFT ? Math.max(1, money) : of == Goal.OCTANE ? 5 : Math.max(1, stood);
+      return switch (of) {
+        case THRIFT -> Math.max(1, money);
+        case OCTANE -> 5;
+        case PISTON_TO_VALVE -> 1e-3;
+        case IDLE_VACUUM -> 10e3;
+        default -> Math.max(1, stood);
+      };
     }
 
     private Search.Candidate candidate(List<Double> point) {
@@ -166,8 +172,8 @@ public record SearchStudy(
       double money = chosen.stream().map(Change::cost).reduce(Cost.NONE, Cost::plus).money();
       try {
         var built = build(values, chosen);
-        var rung = Rung.of(built, desk.curve(base, built), band);
-        var broken = bounds.broken(built.combination(), rung, band, money);
+        var rung = idled(Rung.of(built, desk.curve(base, built), band));
+        var broken = bounds.broken(rung, band, money);
         double is = robust ? low(built, rung) : goal.of(rung, band, money);
         double beside = second.map(s -> s.of(rung, band, money)).orElse(Double.NaN);
         double violation = broken.stream().mapToDouble(SearchBounds.Broken::by).sum();
@@ -194,13 +200,20 @@ public record SearchStudy(
       }
     }
 
+    /** With its idle, where that is looked for or has to hold. */
+    private Rung idled(Rung rung) {
+      boolean wanted =
+          goal.isOfIdle() || second.filter(Goal::isOfIdle).isPresent() || bounds.isOfIdle();
+      return wanted ? desk.alone(rung::idling) : rung;
+    }
+
     /** The fifth part of what the spreads allow: the same draws for every candidate. */
     private double low(BuiltEngine built, Rung stands) {
       var points = List.of(LatinHypercube.points(SPREAD, inputs.size(), seed));
       var scores = new ArrayList<Double>();
       scores.add(goal.of(stands, band, 0));
       Batch.run(desk, base, points, u -> drawn(built, u))
-          .forEach(r -> scores.add(goal.of(Rung.of(r, band), band, 0)));
+          .forEach(r -> scores.add(goal.of(idled(Rung.of(r, band)), band, 0)));
       return scores.stream()
           .filter(s -> !Double.isNaN(s))
           .sorted()

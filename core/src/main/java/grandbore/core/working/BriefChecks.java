@@ -57,6 +57,29 @@ public final class BriefChecks {
     return list.checks();
   }
 
+  /**
+   * The vacuum at idle against the one wanted; nothing where none is wanted.
+   *
+   * @param idle as it was solved, empty where no throttle holds one
+   */
+  public static List<Check> vacuum(Build build, Optional<SlowRunning.Idle> idle) {
+    var wanted = build.combination().brief().vacuum();
+    var list = new CheckList(build.units());
+    if (wanted.isKnown()) {
+      idle.ifPresentOrElse(
+          i -> vacuum(list, wanted.si(), i),
+          () ->
+              list.add(
+                  "brief_vacuum",
+                  "Vacuum at idle",
+                  BAD,
+                  "%s wanted, and no throttle holds an idle"
+                      .formatted(list.show(Quantity.PRESSURE, wanted.si())),
+                  "a throttle to each runner makes no vacuum that could be used"));
+    }
+    return list.checks();
+  }
+
   private static void power(CheckList list, double wanted, Peak p, WantedBand band) {
     double share = p.power() / wanted;
     boolean outside = p.rpm() < band.from() - 1 || p.rpm() > band.to() + 1;
@@ -89,6 +112,7 @@ public final class BriefChecks {
         "the throttle shut until the engine just turns. Power brakes want 10 inHg by one school and"
             + " 12 by the other ("
             + CheckList.PRACTICE
-            + ")");
+            + ")",
+        has / wanted - 1);
   }
 }

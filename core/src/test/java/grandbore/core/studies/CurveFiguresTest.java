@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import grandbore.core.clearances.SpeedShares;
+import grandbore.core.combination.InvalidInput;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.WantedBand;
@@ -102,5 +104,32 @@ class CurveFiguresTest {
     assertThat(beyond.meanPower(level)).isNaN();
     assertThatThrownBy(() -> new TimeAtSpeed(List.of(new TimeAtSpeed.Row(4000, 0))))
         .hasMessageContaining("a share above 0");
+  }
+
+  /** Typed, from a log, and as the book keeps it: the same shares. */
+  @Test
+  void timeAtSpeedIsTypedLoggedAndKept() {
+    var typed = TimeAtSpeed.parse(" 4500 2, 5500 5;6500 3 ");
+    assertThat(typed.rows()).extracting(TimeAtSpeed.Row::share).containsExactly(2.0, 5.0, 3.0);
+    assertThat(TimeAtSpeed.of(List.of(typed.note())).orElseThrow()).isEqualTo(typed);
+    assertThat(typed.words()).isEqualTo("4500 20.0, 5500 50.0, 6500 30.0");
+    var again = TimeAtSpeed.parse(typed.words());
+    var curve = ClosedCurves.of(List.of(4000.0, 5000.0, 6000.0, 7000.0), rpm -> 500 - rpm / 20);
+    assertThat(again.meanPower(curve)).isCloseTo(typed.meanPower(curve), within(1e-6));
+    // Half of the time in one class, a quarter standing still, which weighs nothing.
+    var logged = TimeAtSpeed.ofLog(List.of(5001.0, 5249.0, 0.0, 6100.0));
+    assertThat(logged.rows())
+        .containsExactly(new TimeAtSpeed.Row(5125, 0.5), new TimeAtSpeed.Row(6125, 0.25));
+    var none = new SpeedShares(List.of(), List.of());
+    assertThat(TimeAtSpeed.of(List.of(typed.note(), none))).isEmpty();
+    for (var wrong : List.of("4500", "4500 a", "4500 1 2", "", "99000 1", "4500 -1", "4500 0")) {
+      assertThatThrownBy(() -> TimeAtSpeed.parse(wrong))
+          .as(wrong)
+          .isInstanceOf(InvalidInput.class)
+          .hasMessageContaining("Time at speed");
+    }
+    assertThatThrownBy(() -> TimeAtSpeed.ofLog(List.of(-3.0))).hasMessageContaining("Log, rpm");
+    assertThatThrownBy(() -> new SpeedShares(List.of(1.0), List.of()))
+        .isInstanceOf(InvalidInput.class);
   }
 }

@@ -21,7 +21,6 @@ import grandbore.core.runs.Urgency;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
@@ -62,8 +61,7 @@ class LadderTest {
       }
       double level = torque.applyAsDouble(made);
       var curve = ClosedCurves.of(SPEEDS, s -> level);
-      rungs.put(
-          Set.copyOf(made), new Rung(Optional.of(curve), CurveFigures.of(curve, FOUR, BAND), ""));
+      rungs.put(Set.copyOf(made), Rung.of(BuiltEngine.asSpecified(FOUR), curve, BAND));
     }
     return new Ladder(changes, rungs);
   }
@@ -163,6 +161,26 @@ class LadderTest {
     assertThatThrownBy(
             () -> new LadderStudy(BuiltEngine.asSpecified(FOUR), List.of(), SPEEDS, BAND, false))
         .hasMessageContaining("1 to 12");
+  }
+
+  /** A longer intake duration costs vacuum at idle (common practice, no source). */
+  @Test
+  void enginesOfASweepAreIdledWhereThatIsAsked() {
+    var c = DemoBuilds.hillClimbEight().combination();
+    double seat = ((Given) c.at("cam.intakeSeat")).si();
+    var longer = SweepAxis.over("cam.intakeSeat", seat - 0.35, seat + 0.17, 3);
+    var engine = BuiltEngine.asSpecified(c);
+    var sweep =
+        run(new InputSweepStudy(engine, List.of(longer), List.of(4000.0, 6000.0), BAND, true));
+    assertThat(sweep.base().vacuum()).isBetween(15e3, 75e3);
+    double last = Double.POSITIVE_INFINITY;
+    for (var rung : sweep.rungs()) {
+      assertThat(Goal.IDLE_VACUUM.of(rung, BAND, 0)).isLessThan(last - 500);
+      last = rung.vacuum();
+    }
+    assertThat(sweep.best(r -> Goal.IDLE_VACUUM.of(r, BAND, 0))).isZero();
+    var not = run(new InputSweepStudy(engine, List.of(longer), List.of(4000.0, 6000.0), BAND));
+    assertThat(not.base().vacuum()).isNaN();
   }
 
   @Test

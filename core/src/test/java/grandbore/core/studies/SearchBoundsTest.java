@@ -8,6 +8,8 @@ import grandbore.core.changes.Change;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.SlowRunning;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.search.Judged;
 import grandbore.core.valvetrain.PistonToValve;
@@ -25,15 +27,15 @@ class SearchBoundsTest {
   /** Flat torque; every point has 15 m/s of piston, 100 octane to spare, following valves. */
   private static Rung rung(double torque) {
     var curve = ClosedCurves.of(List.of(3000.0, 4000.0, 5000.0, 6000.0, 7000.0), s -> torque);
-    return new Rung(Optional.of(curve), CurveFigures.of(curve, EIGHT, BAND), "");
+    return Rung.of(BuiltEngine.asSpecified(EIGHT), curve, BAND);
   }
 
   private static List<SearchBounds.Broken> broken(SearchBounds bounds, double spent) {
-    return bounds.broken(EIGHT, rung(300), BAND, spent);
+    return bounds.broken(rung(300), BAND, spent);
   }
 
   private static SearchBounds bounds(double money, double octane, double speed, double valve) {
-    return new SearchBounds(money, octane, speed, valve, true);
+    return new SearchBounds(money, octane, speed, valve, 0, true);
   }
 
   @Test
@@ -74,6 +76,35 @@ class SearchBoundsTest {
             });
   }
 
+  /** An engine that can't idle breaks the bound too, and one that pulls as much as wanted holds. */
+  @Test
+  void vacuumIsToldByItsShare() {
+    var bounds = new SearchBounds(1e9, -1e9, 20, -1, 40e3, true);
+    assertThat(bounds.isOfIdle()).isTrue();
+    assertThat(SearchBounds.NONE.isOfIdle()).isFalse();
+    assertThat(bounds.broken(rung(300), BAND, 0))
+        .singleElement()
+        .satisfies(b -> assertThat(b.words()).isEqualTo("no throttle holds an idle"));
+    assertThat(bounds.broken(idling(30e3), BAND, 0))
+        .singleElement()
+        .satisfies(
+            b -> {
+              assertThat(b.by()).isCloseTo(0.25, within(1e-12));
+              assertThat(b.words()).isEqualTo("30.0 kPa of vacuum at idle");
+            });
+    assertThat(bounds.broken(idling(40e3), BAND, 0)).isEmpty();
+    assertThat(Goal.IDLE_VACUUM.of(idling(30e3), BAND, 0)).isEqualTo(30e3);
+    assertThatThrownBy(() -> new SearchBounds(1, 0, 1, 0, -5, true))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("Vacuum at idle");
+  }
+
+  private static Rung idling(double vacuum) {
+    var rung = rung(300);
+    var idle = new SlowRunning.Idle(850, 0.02, vacuum, 0.2, true);
+    return new Rung(rung.engine(), rung.curve(), rung.figures(), Optional.of(idle), "");
+  }
+
   @Test
   void boundsThatCanNotBeAreRefusedByName() {
     assertThatThrownBy(() -> bounds(-1, 0, 20, 0))
@@ -94,7 +125,13 @@ class SearchBoundsTest {
     assertThat(Goal.PEAK_POWER.of(flat, BAND, 0)).isCloseTo(top, within(1e-6 * top));
     assertThat(Goal.OCTANE.of(flat, BAND, 0)).isEqualTo(100);
     assertThat(Goal.THRIFT.of(flat, BAND, 123)).isEqualTo(-123);
-    var refused = new Rung(Optional.empty(), Optional.empty(), "does not fit");
+    assertThat(Goal.PISTON_TO_VALVE.of(flat, BAND, 0))
+        .isEqualTo(
+            Math.min(
+                PistonToValve.intake(EIGHT).closest().clearance(),
+                PistonToValve.exhaust(EIGHT).closest().clearance()));
+    assertThat(Goal.IDLE_VACUUM.of(flat, BAND, 0)).as("not asked for").isNaN();
+    var refused = Rung.refused("does not fit");
     for (var goal : Goal.values()) {
       if (goal != Goal.THRIFT) {
         assertThat(goal.of(refused, BAND, 0)).as(goal.label()).isNaN();

@@ -119,7 +119,7 @@ class SearchTest {
    */
   @Test
   void partsAreChosenWithinABudget() {
-    var tight = new SearchBounds(200, -50, 100, -1, false);
+    var tight = new SearchBounds(200, -50, 100, -1, 0, false);
     var found = run(search(List.of(), changes(), Optional.empty(), tight, 20));
     assertThat(found.best().orElseThrow().chosen())
         .extracting(Change::name)
@@ -143,7 +143,7 @@ class SearchTest {
 
   @Test
   void whereNothingHoldsTheNearestMissIsShown() {
-    var hard = new SearchBounds(1e9, 60, 100, -1, false);
+    var hard = new SearchBounds(1e9, 60, 100, -1, 0, false);
     var found = run(search(PIPES, List.of(), Optional.empty(), hard, 12));
     assertThat(found.best()).isEmpty();
     assertThat(found.verified()).isEmpty();
@@ -160,7 +160,7 @@ class SearchTest {
         .hasMessageContaining("nothing free");
     assertThatThrownBy(() -> search(PIPES, List.of(), Optional.empty(), SearchBounds.NONE, 2))
         .hasMessageContaining("Candidates");
-    assertThatThrownBy(() -> new SearchBounds(-1, 0, 1, 0, true)).hasMessageContaining("Budget");
+    assertThatThrownBy(() -> new SearchBounds(-1, 0, 1, 0, 0, true)).hasMessageContaining("Budget");
     assertThatThrownBy(
             () ->
                 search(

@@ -7,12 +7,7 @@ import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -61,19 +56,12 @@ public final class PictureRows extends VBox {
   /** Copies a picture beside the book and notes it. */
   public void attach(Path file) {
     try {
-      byte[] content = Files.readAllBytes(file);
-      String sum = HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-      String name = file.getFileName().toString();
-      String kept = sum.substring(0, 12) + name.substring(Math.max(0, name.lastIndexOf('.')));
-      Files.createDirectories(session.books().pictures());
-      Files.copy(
-          file, session.books().pictures().resolve(kept), StandardCopyOption.REPLACE_EXISTING);
       session.keep(
-          new Photo(kept, sum, caption.getText().isBlank() ? name : caption.getText().strip()),
+          Pictures.attach(file, session.books().pictures(), caption.getText()),
           by.getText().strip());
       caption.clear();
       refusal.clear();
-    } catch (IOException | NoSuchAlgorithmException e) {
+    } catch (IOException e) {
       refusal.say(file.getFileName() + " could not be attached: " + e.getMessage());
     }
   }

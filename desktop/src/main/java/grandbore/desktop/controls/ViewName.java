@@ -43,6 +43,7 @@ public enum ViewName {
   VIEW_SLOW("Idle and cranking", "view-slow"),
   WEIGHING_BESIDE("Side by side", "weighing-beside"),
   WEIGHING_LADDER("Ladder", "weighing-ladder"),
+  WEIGHING_SHELF("Shelf", "weighing-shelf"),
   WEIGHING_SWEEP("Sweep", "weighing-sweep"),
   WEIGHING_MAP("Map", "weighing-map"),
   WEIGHING_LIMITS("What bites first", "weighing-limits"),

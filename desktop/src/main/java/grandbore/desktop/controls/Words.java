@@ -7,7 +7,9 @@ import grandbore.core.combination.Brief;
 import grandbore.core.combination.Compression;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.FlowSheet;
+import grandbore.core.combination.Given;
 import grandbore.core.combination.Intake;
+import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Nitrous;
@@ -15,10 +17,26 @@ import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Weights;
 import grandbore.core.gas.FuelKind;
+import grandbore.core.units.UnitSystem;
+import java.util.List;
 
 /** How choices are said on the screen. */
 public final class Words {
   private Words() {}
+
+  /** What an input of any kind is set to. */
+  public static String value(Object value, UnitSystem units) {
+    return switch (value) {
+      case Given g ->
+          g.si() == 0 && g.spread() == 0 ? "not known" : g.quantity().show(g.si(), units);
+      case Enum<?> e -> of(e);
+      case FlowSheet sheet -> "sheet of %d lifts".formatted(sheet.rows().size());
+      case LiftTable table ->
+          table.isGiven() ? "table of %d angles".formatted(table.rows().size()) : "no table";
+      case List<?> list -> list.isEmpty() ? "alike" : list.size() + " numbers";
+      default -> String.valueOf(value);
+    };
+  }
 
   public static String of(Enum<?> choice) {
     return switch (choice) {

@@ -35,7 +35,7 @@ public final class MapPane extends VBox {
   private static final int SIZE = 10;
 
   private final Look look;
-  private final String digits;
+  private String digits;
   private final XYPlot plot = new XYPlot();
   private final NumberAxis abscissa = new NumberAxis();
   private final NumberAxis ordinate = new NumberAxis();
@@ -87,6 +87,11 @@ public final class MapPane extends VBox {
     head.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(head, viewer, reading);
     look.drawn(this::dress);
+  }
+
+  /** How its numbers are written from now on: {@code %.1f}. */
+  public void digits(String format) {
+    digits = format;
   }
 
   /**

@@ -45,7 +45,7 @@ public final class PlotPane extends VBox {
   private static final int SIZE = 10;
 
   private final Look look;
-  private final String digits;
+  private String digits;
   private final XYPlot plot = new XYPlot();
   private final NumberAxis abscissa = new NumberAxis();
   private final NumberAxis ordinate = new NumberAxis();
@@ -124,6 +124,11 @@ public final class PlotPane extends VBox {
     a.setPrefWidth(300);
     b.setPrefWidth(300);
     return new HBox(10, a, b);
+  }
+
+  /** How its numbers are written from now on: {@code %.1f}. */
+  public void digits(String format) {
+    digits = format;
   }
 
   /** Draws lines; the abscissa's spans given in pairs are shaded. */

@@ -100,8 +100,7 @@ final class History {
     if (notes) {
       var all =
           bench.notes().stream().map(k -> which.contains(k.id()) ? k.struck(struck) : k).toList();
-      return new Move(
-          bench.with(all), new Entry.StrikeNote(bench.id(), ids.getFirst(), struck, now));
+      return new Move(bench.with(all), new Entry.StrikeNotes(bench.id(), ids, struck, now));
     }
     var all =
         bench.readings().all().stream()

@@ -325,13 +325,23 @@ public final class Session implements AutoCloseable {
 
   /** Keeps a note. */
   public void keep(Note note, String by) {
-    var kept = book.numbered(new Kept(0, note, by, Instant.now(), false));
+    keep(List.of(note), by);
+  }
+
+  /** Keeps notes, all or none. */
+  public void keep(List<? extends Note> notes, String by) {
+    var now = Instant.now();
+    var kept = notes.stream().map(n -> book.numbered(new Kept(0, n, by, now, false))).toList();
     var all = new ArrayList<>(bench().notes());
-    all.add(kept);
+    all.addAll(kept);
     apply(
         bench().with(all),
-        new Step.Rows("a note", true, List.of(kept.id()), false),
-        new Entry.Note(id(), kept));
+        new Step.Rows(
+            kept.size() == 1 ? "a note" : kept.size() + " notes",
+            true,
+            kept.stream().map(Kept::id).toList(),
+            false),
+        new Entry.Notes(id(), kept));
   }
 
   /** Strikes a note out, or takes that back. */

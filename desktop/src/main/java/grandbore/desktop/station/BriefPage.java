@@ -11,7 +11,6 @@ import grandbore.core.prediction.SlowRunning;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.IdleStudy;
-import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.working.BriefChecks;
 import grandbore.desktop.composition.Columns;
@@ -182,7 +181,7 @@ final class BriefPage {
     if (asking.isNew(session.engine().key(), brief.idle(), brief.vacuum())) {
       status.setText("Solving the idle");
       service.ask(
-          new IdleStudy(session.engine(), Measure.RPM.fromSi(brief.idle().si())),
+          new IdleStudy(session.engine(), IdleStudy.speed(session.build().combination())),
           i -> {
             idle = i;
             status.setText(

@@ -264,6 +264,7 @@ public enum Station {
           List.of(
               ViewName.WEIGHING_BESIDE,
               ViewName.WEIGHING_LADDER,
+              ViewName.WEIGHING_SHELF,
               ViewName.WEIGHING_SWEEP,
               ViewName.WEIGHING_MAP,
               ViewName.WEIGHING_LIMITS,

@@ -7,6 +7,7 @@ import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.CurveDifference;
 import grandbore.core.studies.CurveFigures;
 import grandbore.core.studies.Repeatability;
+import grandbore.core.studies.TimeAtSpeed;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
@@ -14,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 
 /** What each curve comes to, a column a build, the first the one that others are held against. */
 final class BesideFigures extends SideTable {
@@ -26,6 +28,7 @@ final class BesideFigures extends SideTable {
       List<String> names,
       List<Curve> curves,
       WantedBand band,
+      Optional<TimeAtSpeed> spent,
       UnitSystem units) {
     super("What they come to", names);
     this.units = units;
@@ -40,7 +43,12 @@ final class BesideFigures extends SideTable {
     line(
         "Average power, " + speeds,
         each(figures, f -> f.band().map(b -> Quantity.POWER.show(b.power(), units)).orElse("–")));
-    line("Gained by it", gains(curves, band));
+    line("Gained by it", gains(curves, band::meanPower));
+    spent.ifPresent(
+        s -> {
+          line("Average power by time at speed", each(curves, s));
+          line("Gained by that", gains(curves, s::meanPower));
+        });
     line(
         "Average torque",
         each(figures, f -> f.band().map(b -> Quantity.TORQUE.show(b.torque(), units)).orElse("–")));
@@ -76,12 +84,19 @@ final class BesideFigures extends SideTable {
     return "%s at %,.0f".formatted(value, p.rpm());
   }
 
-  private List<String> gains(List<Curve> curves, WantedBand band) {
-    double base = band.meanPower(curves.getFirst());
+  private List<String> each(List<Curve> curves, TimeAtSpeed spent) {
+    return curves.stream()
+        .map(spent::meanPower)
+        .map(p -> Double.isNaN(p) ? "not all speeds are solved" : Quantity.POWER.show(p, units))
+        .toList();
+  }
+
+  private List<String> gains(List<Curve> curves, ToDoubleFunction<Curve> score) {
+    double base = score.applyAsDouble(curves.getFirst());
     var all = new ArrayList<String>();
     all.add("");
     for (var c : curves.subList(1, curves.size())) {
-      double gain = band.meanPower(c) - base;
+      double gain = score.applyAsDouble(c) - base;
       all.add(
           Double.isNaN(gain)
               ? "–"

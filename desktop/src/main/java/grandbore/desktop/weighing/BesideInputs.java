@@ -2,9 +2,7 @@ package grandbore.desktop.weighing;
 
 import grandbore.core.changes.Difference;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
-import grandbore.core.combination.LiftTable;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.ProvenanceMark;
 import grandbore.desktop.controls.Words;
@@ -42,26 +40,13 @@ final class BesideInputs extends SideTable {
   }
 
   private Node cell(Object value) {
-    return switch (value) {
-      case Given g -> {
-        var mark = new ProvenanceMark();
-        mark.show(g.provenance());
-        String words =
-            g.si() == 0 && g.spread() == 0 ? "not known" : g.quantity().show(g.si(), units);
-        yield new HBox(2, mark, words(words));
-      }
-      case Enum<?> e -> words(Words.of(e));
-      case FlowSheet sheet -> words("sheet of %d lifts".formatted(sheet.rows().size()));
-      case LiftTable table ->
-          words(table.isGiven() ? "table of %d angles".formatted(table.rows().size()) : "no table");
-      case List<?> list -> words(list.isEmpty() ? "alike" : list.size() + " numbers");
-      default -> words(String.valueOf(value));
-    };
-  }
-
-  private static Label words(String words) {
-    var label = new Label(words);
-    label.setWrapText(true);
-    return label;
+    var words = new Label(Words.value(value, units));
+    words.setWrapText(true);
+    if (value instanceof Given g) {
+      var mark = new ProvenanceMark();
+      mark.show(g.provenance());
+      return new HBox(2, mark, words);
+    }
+    return words;
   }
 }

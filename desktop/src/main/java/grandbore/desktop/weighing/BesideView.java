@@ -7,6 +7,7 @@ import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.CompareStudy;
 import grandbore.core.studies.CurveDifference;
+import grandbore.core.studies.LimitsStudy;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -35,6 +36,9 @@ final class BesideView extends VBox {
   private final Session session;
   private final UnaryOperator<String> station;
   private final ResultService service;
+  private final ResultService limiting;
+  private final VBox limits = new VBox();
+  private final SpentTime spent;
   private final Asking asking;
   private final BuildMenu add;
   private final FlowPane chosen = new FlowPane(6, 4);
@@ -52,11 +56,14 @@ final class BesideView extends VBox {
     this.session = session;
     this.station = station;
     service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
+    limiting = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
     power = new PlotPane(look, "beside-power", "Power", "%.0f");
     gain = new PlotPane(look, "beside-gain", "Torque gained over the build on the bench", "%.1f");
     why = new WhyPane(curves, look);
     asking =
-        new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
+        new Asking(this, this::solve)
+            .when(session.buildProperty(), session.readingsProperty(), session.notesProperty());
+    spent = new SpentTime(session);
     add =
         new BuildMenu(
             session,
@@ -133,7 +140,7 @@ final class BesideView extends VBox {
     var band = WantedBand.of(session.build().combination().brief());
     var speeds = session.build().speeds().points(POINTS);
     var keys = engines.stream().map(BuiltEngine::key).toList();
-    if (!asking.isNew(keys, names, units, band, speeds)) {
+    if (!asking.isNew(keys, names, units, band, speeds, spent.spent())) {
       return;
     }
     found.setOpacity(0.45);
@@ -165,9 +172,12 @@ final class BesideView extends VBox {
     gain.show("rpm", shown.torque().symbol(), gains, band.from(), band.to());
     var parts = new ArrayList<Node>();
     parts.add(PlotPane.pair(power, gain));
-    parts.add(new BesideFigures(engines, names, curves, band, shown.units()));
+    parts.add(spent);
+    parts.add(new BesideFigures(engines, names, curves, band, spent.spent(), shown.units()));
+    limits(engines, names, curves);
     why.of(engines.getFirst(), engines.getLast(), names.getLast(), band, shown);
     parts.add(why);
+    parts.add(limits);
     parts.add(
         new BesideInputs(
             engines.stream().map(BuiltEngine::combination).toList(),
@@ -176,6 +186,18 @@ final class BesideView extends VBox {
             station));
     found.getChildren().setAll(parts);
     Page.show(found, true);
+  }
+
+  /** Their limits once those are told, in their place. */
+  private void limits(List<BuiltEngine> engines, List<String> names, List<Curve> curves) {
+    limits.getChildren().clear();
+    var all = new ArrayList<LimitsStudy.One>();
+    for (int i = 0; i < engines.size(); i++) {
+      var build = i == 0 ? session.build() : others.get(i - 1).build();
+      all.add(new LimitsStudy.One(build, engines.get(i), curves.get(i)));
+    }
+    limiting.ask(
+        new LimitsStudy(all), found -> limits.getChildren().setAll(new BesideLimits(names, found)));
   }
 
   private static Line line(String name, Curve curve, Shown shown) {

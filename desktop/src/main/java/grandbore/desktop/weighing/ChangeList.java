@@ -3,10 +3,10 @@ package grandbore.desktop.weighing;
 import grandbore.book.PlannedChanges;
 import grandbore.core.changes.Change;
 import grandbore.core.changes.Cost;
+import grandbore.core.changes.Plan;
 import grandbore.core.clearances.Planned;
 import grandbore.core.combination.Combination;
 import grandbore.desktop.session.Session;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -28,7 +28,7 @@ final class ChangeList {
   /** What was read last, and of which notes: every edit asks for it. */
   private List<Planned> read = List.of();
 
-  private List<Change> changes = List.of();
+  private Plan plan = Plan.NONE;
 
   ChangeList(Session session) {
     this.session = session;
@@ -39,47 +39,46 @@ final class ChangeList {
    *
    * @throws grandbore.book.FormatException where they can't be read
    */
-  List<Change> all() {
+  Plan plan() {
     var notes = session.notes(Planned.class);
     if (!notes.equals(read)) {
-      changes = PlannedChanges.of(notes);
+      plan = PlannedChanges.of(notes);
       read = notes;
     }
-    return changes;
+    return plan;
   }
 
-  private void keep(List<Change> now) {
-    session.keep(PlannedChanges.note(now, session.build().units()), "");
+  List<Change> all() {
+    return plan().changes();
+  }
+
+  private void keep(Plan now) {
+    if (!now.equals(plan())) {
+      session.keep(PlannedChanges.note(now, session.build().units()), "");
+    }
   }
 
   void add(List<Change> more) {
-    var now = new ArrayList<>(all());
-    now.addAll(more);
-    keep(now);
+    keep(plan().with(more));
   }
 
   void remove(int place) {
-    var now = new ArrayList<>(all());
-    now.remove(place);
-    keep(now);
+    keep(plan().without(place));
   }
 
   /** Moves one to where another stands, those between closing up. */
   void move(int from, int to) {
-    var now = new ArrayList<>(all());
-    if (from != to && to >= 0 && to < now.size()) {
-      now.add(to, now.remove(from));
-      keep(now);
-    }
+    keep(plan().moved(from, to));
   }
 
   /** Puts all in another order: places from 0. */
   void order(List<Integer> places) {
-    var was = all();
-    var now = places.stream().map(was::get).toList();
-    if (!now.equals(was)) {
-      keep(now);
-    }
+    keep(plan().ordered(places));
+  }
+
+  /** A stage ends after this one, or no more. */
+  void stage(int place) {
+    keep(plan().staged(place));
   }
 
   /** Makes one on the build on the bench. */

@@ -1,9 +1,13 @@
 package grandbore.desktop.weighing;
 
 import grandbore.core.studies.Goal;
+import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.ShownAs;
 import grandbore.desktop.results.Shown;
+import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import javafx.scene.control.ComboBox;
@@ -22,8 +26,14 @@ record GoalUnit(String symbol, DoubleUnaryOperator in) {
       case BAND_TORQUE, LEAST_TORQUE ->
           new GoalUnit(shown.torque().symbol(), shown.torque()::fromSi);
       case OCTANE -> new GoalUnit("octane", si -> si);
+      case PISTON_TO_VALVE -> of(Quantity.CLEARANCE.unit(units));
+      case IDLE_VACUUM -> of(Quantity.PRESSURE.unit(units));
       case THRIFT -> new GoalUnit("money", si -> -si);
     };
+  }
+
+  private static GoalUnit of(Measure unit) {
+    return new GoalUnit(unit.symbol(), unit::fromSi);
   }
 
   double of(double si) {
@@ -37,9 +47,23 @@ record GoalUnit(String symbol, DoubleUnaryOperator in) {
         ? "–"
         : switch (goal) {
           case OCTANE -> "%+.1f octane".formatted(si);
+          case PISTON_TO_VALVE -> Quantity.CLEARANCE.show(si, units);
+          case IDLE_VACUUM -> Quantity.PRESSURE.show(si, units);
           case THRIFT -> String.format(Locale.US, "%,.0f spent", unit.of(si));
           default -> "%.1f %s".formatted(unit.of(si), unit.symbol);
         };
+  }
+
+  /** How many digits after the point its numbers have on a plot: {@code %.1f}. */
+  static String format(Goal goal, UnitSystem units) {
+    return goal == Goal.PISTON_TO_VALVE
+        ? "%%.%df".formatted(Quantity.CLEARANCE.digits(units) - 1)
+        : "%.1f";
+  }
+
+  /** What an engine over a sweep may be scored by; what changes cost is no matter there. */
+  static List<Goal> scores() {
+    return Arrays.stream(Goal.values()).filter(g -> g != Goal.THRIFT).toList();
   }
 
   /** A list of goals to choose from. */

@@ -1,6 +1,7 @@
 package grandbore.desktop.weighing;
 
 import grandbore.core.changes.Change;
+import grandbore.core.changes.Plan;
 import grandbore.core.studies.Ladder;
 import grandbore.core.studies.Repeatability;
 import grandbore.core.units.Measure;
@@ -22,7 +23,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 
-/** The rungs of a ladder: each change with what it costs and what it gives, dragged into order. */
+/**
+ * The rungs of a ladder: each change with what it costs and what it gives, dragged into order, with
+ * a subtotal of each stage.
+ */
 final class LadderTable extends GridPane {
   /** Column of the other engine. */
   private static final int OTHER = 7;
@@ -30,20 +34,24 @@ final class LadderTable extends GridPane {
   private final ChangeList list;
   private final Measure power;
   private final List<Change> changes;
+  private final List<Plan.Stage> stages;
   private final boolean beside;
 
-  /** What is told of each rung, by column; the last row is of all. */
+  /**
+   * What is told by column of each rung, then of each stage where there are several, then of all.
+   */
   private final Label[][] numbers;
 
   /**
    * @param otherName the other engine's; empty for none
    */
-  LadderTable(ChangeList list, List<Change> changes, String otherName, Measure power) {
+  LadderTable(ChangeList list, Plan plan, String otherName, Measure power) {
     this.list = list;
     this.power = power;
-    this.changes = changes;
+    changes = plan.changes();
+    stages = plan.stages().isEmpty() ? List.of() : plan.parts();
     beside = !otherName.isEmpty();
-    numbers = new Label[changes.size() + 1][OTHER + 1];
+    numbers = new Label[changes.size() + stages.size() + 1][OTHER + 1];
     setId("ladder-table");
     getStyleClass().add("side-table");
     setHgap(12);
@@ -60,12 +68,15 @@ final class LadderTable extends GridPane {
       head(OTHER, "Step on " + otherName);
     }
     for (int i = 0; i < changes.size(); i++) {
-      add(name(i, changes.get(i), changes.size()), 0, i + 1);
-      add(buttons(i, changes.size()), beside ? OTHER + 1 : OTHER, i + 1);
+      add(name(i, changes.get(i), changes.size()), 0, line(i));
+      add(buttons(i, changes.size()), beside ? OTHER + 1 : OTHER, line(i));
       for (int column = 1; column < (beside ? OTHER + 1 : OTHER); column++) {
-        number(i, column);
+        number(i, column, line(i));
       }
-      say(i, 1, "%,.0f".formatted(changes.get(i).cost().money()));
+      say(i, 1, "%,.0f".formatted(money(i, i + 1)));
+    }
+    for (int k = 0; k < stages.size(); k++) {
+      stage(k);
     }
     total();
   }
@@ -78,6 +89,28 @@ final class LadderTable extends GridPane {
       other.ifPresent(o -> say(at, OTHER, gain(o.step(at), o.power(Set.of()))));
     }
     ladder.ifPresent(this::fillTotal);
+  }
+
+  /** The line of a rung: below it stand the subtotals of the stages that ended before it. */
+  private int line(int place) {
+    return 1 + place + (int) stages.stream().filter(s -> s.to() <= place).count();
+  }
+
+  private void stage(int k) {
+    var stage = stages.get(k);
+    int at = changes.size() + k;
+    int line = line(stage.to() - 1) + 1;
+    summed("Stage %d".formatted(k + 1), line);
+    for (int column : new int[] {1, 3, 4, 6}) {
+      number(at, column, line);
+    }
+    say(at, 1, "%,.0f".formatted(money(stage.from(), stage.to())));
+  }
+
+  private void summed(String words, int line) {
+    var label = new Label(words);
+    label.getStyleClass().add("input-label");
+    add(label, 0, line);
   }
 
   private void columns(boolean other) {
@@ -173,10 +206,18 @@ final class LadderTable extends GridPane {
     var down = small("▼", "rung-down-" + (i + 1), "Move it down a rung", () -> list.move(i, i + 1));
     up.setDisable(i == 0);
     down.setDisable(i == of - 1);
+    boolean ends = stages.stream().anyMatch(s -> s.to() == i + 1);
+    var stage =
+        small(
+            ends ? "joined" : "stage",
+            "rung-stage-" + (i + 1),
+            ends ? "No stage ends here" : "A stage ends here, with a subtotal",
+            () -> list.stage(i));
+    stage.setDisable(i == of - 1);
     var make =
         small("Make it", "rung-make-" + (i + 1), "Make it on this build", () -> list.make(i));
     var away = small("×", "rung-away-" + (i + 1), "Take it off the ladder", () -> list.remove(i));
-    var all = new HBox(2, up, down, make, away);
+    var all = new HBox(2, up, down, stage, make, away);
     all.setAlignment(Pos.CENTER_RIGHT);
     return all;
   }
@@ -193,34 +234,40 @@ final class LadderTable extends GridPane {
   }
 
   private void total() {
-    int at = changes.size();
-    var label = new Label("All of it");
-    label.getStyleClass().add("input-label");
-    add(label, 0, at + 1);
+    int at = changes.size() + stages.size();
+    summed("All of it", at + 1);
     for (int column : new int[] {1, 4, 6}) {
-      number(at, column);
+      number(at, column, at + 1);
     }
-    say(at, 1, "%,.0f".formatted(money()));
+    say(at, 1, "%,.0f".formatted(money(0, changes.size())));
   }
 
-  private double money() {
-    return changes.stream().mapToDouble(c -> c.cost().money()).sum();
+  private double money(int from, int to) {
+    return changes.subList(from, to).stream().mapToDouble(c -> c.cost().money()).sum();
   }
 
   private void fillTotal(Ladder l) {
-    int at = changes.size();
     double base = l.power(Set.of());
-    double gain = l.upTo(at - 1);
+    for (int k = 0; k < stages.size(); k++) {
+      var stage = stages.get(k);
+      int at = changes.size() + k;
+      double gain = l.stage(stage.from(), stage.to());
+      say(at, 3, gain(gain, base));
+      say(at, 4, gain(l.upTo(stage.to() - 1), base));
+      say(at, 6, each(money(stage.from(), stage.to()), gain, base));
+    }
+    int at = changes.size() + stages.size();
+    double gain = l.upTo(changes.size() - 1);
     say(at, 4, gain(gain, base));
-    say(at, 6, each(money(), gain, base));
+    say(at, 6, each(money(0, changes.size()), gain, base));
   }
 
-  private void number(int row, int column) {
+  private void number(int row, int column, int line) {
     var label = new Label();
     label.getStyleClass().add("number-small");
     label.setMinWidth(Region.USE_PREF_SIZE);
     numbers[row][column] = label;
-    add(label, column, row + 1);
+    add(label, column, line);
   }
 
   private void say(int row, int column, String words) {

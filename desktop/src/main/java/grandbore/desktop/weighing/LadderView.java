@@ -4,6 +4,7 @@ import grandbore.book.ChangesJson;
 import grandbore.book.FormatException;
 import grandbore.book.TextFile;
 import grandbore.core.changes.Change;
+import grandbore.core.changes.Plan;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
@@ -58,8 +59,8 @@ public final class LadderView extends VBox {
   private final Label status = Page.hint("");
   private final Label empty =
       Page.hint(
-          "No change is thought of yet. Write one by editing the build, take the difference of"
-              + " another build, or read a file of them.");
+          "No change is thought of yet. Take a part from the shelf, write one by editing the build,"
+              + " take the difference of another build, or read a file of them.");
   private final Button order = Page.button("Order by gain for money", "ladder-order");
   private final VBox found = new VBox(10);
   private final PlotPane curves;
@@ -88,12 +89,13 @@ public final class LadderView extends VBox {
     status.setId("ladder-status");
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     var from = menu("From another build", "ladder-from", this::addFrom);
+    var part = new PartMenu(new PartList(session), p -> list.add(List.of(p.change())));
     var also = menu("Also on another engine", "ladder-also", this::runOn);
     order.setOnAction(e -> order());
     var file = Page.button("From a file", "ladder-file");
     file.setOnAction(e -> choose());
     writer = new ChangeWriter(list);
-    var bar = new FlowPane(8, 4, writer.beginButton(), from, file, also, order);
+    var bar = new FlowPane(8, 4, part, writer.beginButton(), from, file, also, order);
     bar.setAlignment(Pos.CENTER_LEFT);
     // Its room is kept, so that rungs stay under the mouse while a run begins and ends.
     var runs =
@@ -151,13 +153,17 @@ public final class LadderView extends VBox {
     }
   }
 
-  private List<Change> changes() {
+  private Plan plan() {
     try {
-      return list.all();
+      return list.plan();
     } catch (FormatException | InvalidInput e) {
       trouble("the changes of this build can't be read: " + e.getMessage());
-      return List.of();
+      return Plan.NONE;
     }
+  }
+
+  private List<Change> changes() {
+    return plan().changes();
   }
 
   private WantedBand band() {
@@ -220,16 +226,17 @@ public final class LadderView extends VBox {
   }
 
   private void show() {
-    var all = changes();
+    var plan = plan();
+    var all = plan.changes();
     writer.show();
     Page.show(empty, all.isEmpty());
     order.setDisable(all.size() < 2);
     var name = other.map(o -> o.build().name()).orElse("");
-    List<Object> now = List.of(all, name, session.build().units());
+    List<Object> now = List.of(plan, name, session.build().units());
     if (!now.equals(shown)) {
       shown = now;
       found.getChildren().clear();
-      table = new LadderTable(list, all, name, Quantity.POWER.unit(session.build().units()));
+      table = new LadderTable(list, plan, name, Quantity.POWER.unit(session.build().units()));
       if (!all.isEmpty()) {
         found.getChildren().add(table);
       }

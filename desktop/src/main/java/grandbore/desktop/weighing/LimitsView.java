@@ -1,11 +1,8 @@
 package grandbore.desktop.weighing;
 
 import grandbore.core.checks.Check;
-import grandbore.core.limits.Limits;
-import grandbore.core.prediction.Curve;
-import grandbore.core.runs.Desk;
-import grandbore.core.runs.Study;
 import grandbore.core.runs.Urgency;
+import grandbore.core.studies.LimitsStudy;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.curve.CurveService;
@@ -46,21 +43,6 @@ final class LimitsView extends VBox {
                     + " part's own: its maker's word comes before it."));
   }
 
-  /** Margins take the valve train's motion over all speeds, which is not the window's work. */
-  private record LimitsStudy(
-      grandbore.core.build.Build build, grandbore.core.prediction.BuiltEngine engine, Curve curve)
-      implements Study<List<Check>> {
-    @Override
-    public String title() {
-      return "What bites first";
-    }
-
-    @Override
-    public List<Check> solve(Desk<List<Check>> desk) {
-      return desk.alone(stop -> Limits.of(build, engine, curve));
-    }
-  }
-
   private void solve() {
     var curve = curves.stateProperty().get().curve();
     if (curve == null) {
@@ -71,7 +53,9 @@ final class LimitsView extends VBox {
     var build = session.build();
     var engine = session.engine();
     if (asking.isNew(build, engine, curve)) {
-      service.ask(new LimitsStudy(build, engine, curve), this::show);
+      service.ask(
+          new LimitsStudy(List.of(new LimitsStudy.One(build, engine, curve))),
+          found -> show(found.getFirst()));
     }
   }
 
@@ -90,12 +74,7 @@ final class LimitsView extends VBox {
   }
 
   private static Check withMargin(Check c) {
-    String left =
-        Double.isNaN(c.margin())
-            ? ""
-            : c.margin() < 0
-                ? String.format(Locale.US, "%.0f %% beyond: ", -100 * c.margin())
-                : String.format(Locale.US, "%.0f %% left: ", 100 * c.margin());
+    String left = Double.isNaN(c.margin()) ? "" : BesideLimits.left(c) + ": ";
     return new Check(c.name(), c.label(), c.verdict(), left + c.says(), c.working(), c.margin());
   }
 }

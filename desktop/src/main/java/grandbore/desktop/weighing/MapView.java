@@ -37,9 +37,6 @@ import javafx.scene.layout.VBox;
 final class MapView extends VBox {
   private static final int STEPS = 9;
 
-  private static final List<Goal> SCORES =
-      List.of(Goal.BAND_POWER, Goal.BAND_TORQUE, Goal.PEAK_POWER, Goal.LEAST_TORQUE, Goal.OCTANE);
-
   private final Session session;
   private final ResultService service;
   private final Refusal refusal = new Refusal();
@@ -50,6 +47,10 @@ final class MapView extends VBox {
   private final MapPane map;
   private final FreeInput[] ranges = new FreeInput[2];
   private InputSweep found;
+
+  /** Whether the engines of the map were idled too, which takes its time. */
+  private boolean idled;
+
   private final Paced paced = new Paced();
 
   MapView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
@@ -73,11 +74,13 @@ final class MapView extends VBox {
       picker.show(Specs.field(first[axis]));
       range(axis, row, Specs.field(first[axis]));
     }
-    score.getItems().setAll(SCORES);
+    score.getItems().setAll(GoalUnit.scores());
     score.setValue(Goal.BAND_POWER);
     score.setOnAction(
         e -> {
-          if (found != null) {
+          if (found != null && score.getValue().isOfIdle() && !idled) {
+            run();
+          } else if (found != null) {
             draw(found);
             conclude();
           }
@@ -130,10 +133,12 @@ final class MapView extends VBox {
       var up = steps(ranges[1]);
       var across = steps(ranges[0]);
       found = null;
+      idled = score.getValue().isOfIdle();
       Page.show(take, false);
       status.setText("");
       service.ask(
-          new InputSweepStudy(session.engine(), List.of(up, across), band().fewSpeeds(), band()),
+          new InputSweepStudy(
+              session.engine(), List.of(up, across), band().fewSpeeds(), band(), idled),
           this::part,
           whole -> {
             found = whole;
@@ -177,6 +182,7 @@ final class MapView extends VBox {
       }
     }
     Page.show(map, true);
+    map.digits(GoalUnit.format(score.getValue(), units));
     map.show(
         name(across, units),
         in(across, units),
@@ -197,14 +203,7 @@ final class MapView extends VBox {
   }
 
   private int best() {
-    int best = -1;
-    for (int k = 0; k < found.rungs().size(); k++) {
-      double is = score(found, k);
-      if (!Double.isNaN(is) && (best < 0 || is > score(found, best))) {
-        best = k;
-      }
-    }
-    return best;
+    return found.best(r -> score.getValue().of(r, band(), 0));
   }
 
   private void conclude() {
@@ -219,13 +218,12 @@ final class MapView extends VBox {
     boolean gains = Repeatability.tells(is - stands, is) && is > stands;
     status.setText(
         gains
-            ? "Most at %s and %s: %.1f %s, %.1f as it stands%s."
+            ? "Most at %s and %s: %s, %s as it stands%s."
                 .formatted(
                     value(1, best, units),
                     value(0, best, units),
-                    unit().of(is),
-                    unit().symbol(),
-                    unit().of(stands),
+                    GoalUnit.show(score.getValue(), is, units),
+                    GoalUnit.show(score.getValue(), stands, units),
                     isAtAnEdge(best) ? "; it lies at an end of its range" : "")
             : "It stands at its best here: no place gives more that it can tell.");
     Page.show(take, gains);

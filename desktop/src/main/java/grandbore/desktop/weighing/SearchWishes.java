@@ -9,6 +9,7 @@ import grandbore.core.studies.SearchBounds;
 import grandbore.core.studies.SearchStudy;
 import grandbore.core.studies.SweepAxis;
 import grandbore.core.units.Entry;
+import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
@@ -39,6 +40,9 @@ final class SearchWishes extends VBox {
   private final TextField octane = field("search-octane", "any");
   private final TextField speed = field("search-speed", "any");
   private final TextField valve = field("search-valve", "any");
+  private final TextField vacuum = field("search-vacuum", "any");
+  private final Label vacuumUnit = new Label();
+  private final Session session;
   private final TextField candidates = field("search-candidates", "300");
   private final CheckBox follow = new CheckBox("valves follow their lobes over the band");
   private final CheckBox robust = new CheckBox("count the unlucky fifth of what spreads allow");
@@ -46,6 +50,7 @@ final class SearchWishes extends VBox {
 
   SearchWishes(Session session) {
     super(8);
+    this.session = session;
     list = new ChangeList(session);
     goal.getItems().setAll(Goal.values());
     against.getItems().add(null);
@@ -69,7 +74,8 @@ final class SearchWishes extends VBox {
             named("Money at most", money, ""),
             named("octane to spare", octane, ""),
             named("mean piston speed at most", speed, "m/s"),
-            named("piston to valve at least", valve, "mm"));
+            named("piston to valve at least", valve, "mm"),
+            named("vacuum at idle at least", vacuum, vacuumUnit));
     getChildren()
         .addAll(
             changes,
@@ -90,9 +96,12 @@ final class SearchWishes extends VBox {
   }
 
   private static Node named(String name, Node control, String unit) {
+    return named(name, control, new Label(unit));
+  }
+
+  private static Node named(String name, Node control, Label after) {
     var label = new Label(name);
     control.setAccessibleText(name);
-    var after = new Label(unit);
     after.getStyleClass().add("unit");
     var all = new HBox(6, label, control, after);
     all.setAlignment(Pos.CENTER_LEFT);
@@ -101,6 +110,7 @@ final class SearchWishes extends VBox {
 
   /** The changes of the build's ladder; those that were taken out stay out. */
   void show() {
+    vacuumUnit.setText(pressure().symbol());
     List<Change> now;
     try {
       now = list.all();
@@ -120,6 +130,10 @@ final class SearchWishes extends VBox {
     }
     Page.show(changes, !now.isEmpty());
     Page.show(none, now.isEmpty());
+  }
+
+  private Measure pressure() {
+    return Quantity.PRESSURE.unit(session.build().units());
   }
 
   private Stream<CheckBox> boxes() {
@@ -148,6 +162,7 @@ final class SearchWishes extends VBox {
             number("Octane to spare", octane, Double.NEGATIVE_INFINITY),
             number("Mean piston speed", speed, Double.POSITIVE_INFINITY),
             1e-3 * millimetres,
+            pressure().toSi(number("Vacuum at idle", vacuum, 0)),
             follow.isSelected());
     int count = (int) number("Candidates", candidates, 300);
     return new SearchStudy(

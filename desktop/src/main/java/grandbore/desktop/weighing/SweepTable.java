@@ -1,25 +1,36 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.CurveFigures;
+import grandbore.core.studies.Goal;
 import grandbore.core.studies.InputSweep;
 import grandbore.core.studies.Repeatability;
 import grandbore.core.studies.Rung;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
 /** What each value of a swept input comes to, a column a value. */
 final class SweepTable extends SideTable {
-  SweepTable(InputSweep sweep, Quantity quantity, UnitSystem units) {
+  /**
+   * @param by what is weighed, told first where it is not the average power
+   */
+  SweepTable(InputSweep sweep, Quantity quantity, UnitSystem units, Goal by, WantedBand band) {
     super(
         "Value by value",
         IntStream.range(0, sweep.rungs().size())
             .mapToObj(i -> quantity.show(sweep.value(0, i), units))
             .toList());
     setId("sweep-table");
+    if (by != Goal.BAND_POWER) {
+      line(
+          by.label().substring(0, 1).toUpperCase(Locale.ROOT) + by.label().substring(1),
+          each(sweep, r -> GoalUnit.show(by, by.of(r, band, 0), units)));
+    }
     double base = sweep.base().power();
     var power = Quantity.POWER.unit(units);
     line(

@@ -5,6 +5,7 @@ import grandbore.core.combination.Specs;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.CurveDifference;
+import grandbore.core.studies.Goal;
 import grandbore.core.studies.InputSweep;
 import grandbore.core.studies.InputSweepStudy;
 import grandbore.core.studies.Repeatability;
@@ -32,6 +33,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -51,6 +53,7 @@ public final class SweepView extends VBox {
   private final Label unit = new Label();
   private final Label status = Page.hint("");
   private final Button take = Page.button("Take it into the build", "sweep-take");
+  private final ComboBox<Goal> score = GoalUnit.box("sweep-score", "what is weighed", "");
   private final VBox table = new VBox();
   private final PlotPane fan;
   private final PlotPane average;
@@ -65,7 +68,7 @@ public final class SweepView extends VBox {
     getStyleClass().add("sweep-view");
     service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
     fan = new PlotPane(look, "sweep-fan", "Torque gained over the build as it stands", "%.1f");
-    average = new PlotPane(look, "sweep-average", "Average power over the band", "%.1f");
+    average = new PlotPane(look, "sweep-average", "What each value comes to", "%.1f");
     asking =
         new Asking(this, this::solve).when(session.buildProperty(), session.readingsProperty());
     from.setId("sweep-from");
@@ -75,9 +78,13 @@ public final class SweepView extends VBox {
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     take.setOnAction(e -> take());
     Page.show(take, false);
+    score.getItems().setAll(GoalUnit.scores());
+    score.setValue(Goal.BAND_POWER);
+    score.setOnAction(e -> scored());
     var row = new FlowPane(8, 4);
     row.getChildren().addAll(picker.boxes());
-    row.getChildren().addAll(new Label("from"), from, new Label("to"), to, unit);
+    row.getChildren()
+        .addAll(new Label("from"), from, new Label("to"), to, unit, new Label("by"), score);
     row.setAlignment(Pos.CENTER_LEFT);
     var says = new FlowPane(10, 4, status, take);
     says.setAlignment(Pos.CENTER_LEFT);
@@ -145,16 +152,18 @@ public final class SweepView extends VBox {
       return;
     }
     var units = session.build().units();
-    var band = WantedBand.of(session.build().combination().brief());
+    var band = band();
     var engine = session.engine();
-    if (!asking.isNew(engine.key(), axis, band, units)) {
+    boolean idle = score.getValue().isOfIdle();
+    if (!asking.isNew(engine.key(), axis, band, units, idle)) {
       return;
     }
     found = null;
     Page.show(take, false);
     status.setText("");
     service.ask(
-        new InputSweepStudy(engine, List.of(axis), session.build().speeds().points(POINTS), band),
+        new InputSweepStudy(
+            engine, List.of(axis), session.build().speeds().points(POINTS), band, idle),
         this::draw,
         sweep -> {
           draw(sweep);
@@ -162,15 +171,34 @@ public final class SweepView extends VBox {
         });
   }
 
+  /** Another score of what was run; only an idle has to be run for. */
+  private void scored() {
+    if (found == null || score.getValue().isOfIdle()) {
+      asking.soon();
+    } else {
+      draw(found);
+      conclude(found);
+    }
+  }
+
+  private double score(Rung rung) {
+    return score.getValue().of(rung, band(), 0);
+  }
+
+  private WantedBand band() {
+    return WantedBand.of(session.build().combination().brief());
+  }
+
   private void draw(InputSweep sweep) {
     var shown = new Shown(session.build().units());
+    var by = GoalUnit.of(score.getValue(), shown.units());
     var gains = new ArrayList<Line>();
     var at = new ArrayList<Double>();
     var averages = new ArrayList<Double>();
     for (int i = 0; i < sweep.rungs().size(); i++) {
       var rung = sweep.rungs().get(i);
       at.add(quantity().unit(shown.units()).fromSi(sweep.value(0, i)));
-      averages.add(shown.power().fromSi(rung.power()));
+      averages.add(by.of(score(rung)));
       if (rung.curve().isPresent() && sweep.base().curve().isPresent()) {
         var more = CurveDifference.of(sweep.base().curve().get(), rung.curve().get()).points();
         gains.add(
@@ -180,15 +208,18 @@ public final class SweepView extends VBox {
                 more.stream().mapToDouble(p -> shown.torque().fromSi(p.torque())).toArray()));
       }
     }
-    var band = WantedBand.of(session.build().combination().brief());
+    var band = band();
     fan.show("rpm", shown.torque().symbol(), gains, band.from(), band.to());
+    average.digits(GoalUnit.format(score.getValue(), shown.units()));
     average.show(
         field.spec().label().toLowerCase(Locale.ROOT)
             + ", "
             + InputField.symbol(quantity(), shown.units()),
-        shown.power().symbol(),
-        List.of(new Line("average power", array(at), array(averages))));
-    table.getChildren().setAll(new SweepTable(sweep, quantity(), shown.units()));
+        by.symbol(),
+        List.of(new Line(score.getValue().label(), array(at), array(averages))));
+    table
+        .getChildren()
+        .setAll(new SweepTable(sweep, quantity(), shown.units(), score.getValue(), band));
   }
 
   private static double[] array(List<Double> values) {
@@ -198,31 +229,34 @@ public final class SweepView extends VBox {
   private void conclude(InputSweep sweep) {
     found = sweep;
     var units = session.build().units();
-    int best = sweep.best();
+    int best = sweep.best(this::score);
     var refused = sweep.rungs().stream().map(Rung::refused).filter(r -> !r.isEmpty()).findFirst();
     if (best < 0) {
       status.setText("✕ none of these settles" + refused.map(r -> ": " + r).orElse(""));
       return;
     }
-    double power = sweep.rungs().get(best).power();
+    double most = score(sweep.rungs().get(best));
     double least =
         sweep.rungs().stream()
-            .mapToDouble(Rung::power)
+            .mapToDouble(this::score)
             .filter(p -> !Double.isNaN(p))
             .min()
-            .orElse(power);
-    if (!Repeatability.tells(power - least, power)) {
+            .orElse(most);
+    if (!Repeatability.tells(most - least, most)) {
       status.setText("No difference it can tell over this range.");
       return;
     }
     boolean end = best == 0 || best == sweep.rungs().size() - 1;
-    boolean gains = Repeatability.tells(power - sweep.base().power(), power);
+    double stands = score(sweep.base());
+    // An engine without a score, such as one that can't idle, is bettered by any that has it.
+    boolean gains = Double.isNaN(stands) || Repeatability.tells(most - stands, most);
     status.setText(
         gains
-            ? "Most at %s: %s on the average%s%s"
+            ? "Most at %s: %s, %s as it stands%s%s"
                 .formatted(
                     quantity().show(sweep.value(0, best), units),
-                    Quantity.POWER.show(power, units),
+                    GoalUnit.show(score.getValue(), most, units),
+                    GoalUnit.show(score.getValue(), stands, units),
                     end ? ", at the end of the range" : "",
                     refused.map(r -> ". Some do not fit: " + r).orElse(""))
             : "It stands at its best here: no value gives more that it can tell.");
@@ -230,7 +264,7 @@ public final class SweepView extends VBox {
   }
 
   private void take() {
-    double value = found.value(0, found.best());
+    double value = found.value(0, found.best(this::score));
     var given = field.get(session.build().combination());
     Page.show(take, false);
     if (ReadInputs.among(session, Stream.of(field.path()))) {

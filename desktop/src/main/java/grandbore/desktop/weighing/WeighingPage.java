@@ -28,6 +28,7 @@ public final class WeighingPage {
         new Views()
             .with(ViewName.WEIGHING_BESIDE, () -> new BesideView(session, curves, look, station))
             .with(ViewName.WEIGHING_LADDER, () -> new LadderView(session, curves, look))
+            .with(ViewName.WEIGHING_SHELF, () -> new ShelfView(session))
             .with(ViewName.WEIGHING_SWEEP, () -> new SweepView(session, curves, look, station))
             .with(ViewName.WEIGHING_MAP, () -> new MapView(session, curves, look, station))
             .with(ViewName.WEIGHING_LIMITS, () -> new LimitsView(session, curves))
