@@ -25,6 +25,11 @@ final class NoteJson {
     return word(note.getClass());
   }
 
+  /** The same of all notes of a type. */
+  static String kind(Class<? extends Note> type) {
+    return word(type);
+  }
+
   private static String word(Class<?> type) {
     return type.getSimpleName().toUpperCase(Locale.ROOT);
   }

@@ -1,6 +1,7 @@
 package grandbore.book;
 
 import grandbore.core.clearances.Kept;
+import grandbore.core.clearances.Note;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -36,6 +37,16 @@ final class NoteRows {
         .map((r, c) -> row(r, strikes, bad))
         .forEach(k -> k.ifPresent(rows::add));
     return new Checked<>(rows, bad);
+  }
+
+  /** The builds that have a note of a kind, in their order. */
+  static List<Long> buildsWith(Handle h, Class<? extends Note> kind) {
+    return h.createQuery(
+            "SELECT DISTINCT build_id FROM note WHERE kind = :kind AND build_id IS NOT NULL"
+                + " ORDER BY build_id")
+        .bind("kind", NoteJson.kind(kind))
+        .mapTo(Long.class)
+        .list();
   }
 
   private static Optional<Kept> row(ResultSet r, Strikes.Last strikes, List<Checked.Bad> bad)

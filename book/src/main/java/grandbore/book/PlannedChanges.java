@@ -3,10 +3,14 @@ package grandbore.book;
 import grandbore.core.changes.Plan;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Planned;
+import grandbore.core.clearances.Studied;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DemoChanges;
 import grandbore.core.demo.DemoShelf;
 import grandbore.core.units.UnitSystem;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,6 +36,15 @@ public final class PlannedChanges {
     return new Planned(plan.changes().isEmpty() ? "" : ChangesJson.write(plan, units));
   }
 
+  /** A search that was run on the demo's V8 and kept; asked again it comes to the same. */
+  private static String search() {
+    try (var in = PlannedChanges.class.getResourceAsStream("demo-search.json")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
   /** The demo's V8 with its readings, its notes, what could be done to it, and the shop's shelf. */
   public static BuildDocument demo() {
     var notes = new ArrayList<>(DemoBuilds.hillClimbNotes());
@@ -42,6 +55,7 @@ public final class PlannedChanges {
       var stocked = ShopParts.note(part, DemoBuilds.hillClimbEight().units());
       notes.add(new Kept(0, stocked, "", last, false));
     }
+    notes.add(new Kept(0, new Studied(search()), "", last, false));
     return new BuildDocument(
         DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), List.copyOf(notes));
   }

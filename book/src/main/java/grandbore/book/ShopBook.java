@@ -8,6 +8,7 @@ import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
 import grandbore.core.clearances.Rule;
 import grandbore.core.clearances.Stocked;
+import grandbore.core.clearances.Studied;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -319,6 +320,29 @@ public final class ShopBook implements AutoCloseable {
                         .filter(f -> Rescue.hasSound(f, b.table(), b.id()))
                         .findFirst()))
         .toList();
+  }
+
+  /**
+   * A study that stands, and of which build.
+   *
+   * @param study as it was kept
+   */
+  public record StudyOf(long build, Kept kept, Studied study) {}
+
+  /** The studies of all builds, also of those that were thrown away, the oldest first. */
+  public List<StudyOf> studies() {
+    return in(
+        h -> {
+          var all = new ArrayList<StudyOf>();
+          for (long build : NoteRows.buildsWith(h, Studied.class)) {
+            for (var kept : NoteRows.of(h, build, false).rows()) {
+              if (kept.note() instanceof Studied s && !kept.struck()) {
+                all.add(new StudyOf(build, kept, s));
+              }
+            }
+          }
+          return List.copyOf(all);
+        });
   }
 
   /** What can be had of a build that can't be opened. */

@@ -1,11 +1,11 @@
 package grandbore.cli;
 
+import grandbore.core.asked.Question;
 import grandbore.core.build.MeasuredBy;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.Doubt;
-import grandbore.core.studies.DoubtStudy;
 import grandbore.core.studies.EffectsStudy;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -48,6 +48,8 @@ final class DoubtCommand implements Callable<Integer> {
   @Option(names = "--seed", defaultValue = "1", description = "of all random draws")
   private long seed;
 
+  @Mixin private KeepOption keep = new KeepOption();
+
   @Mixin private TableOption table = new TableOption();
 
   @Override
@@ -61,8 +63,8 @@ final class DoubtCommand implements Callable<Integer> {
           case spread -> alone(engine, band, EffectsStudy.Step.SPREAD);
           case percent -> alone(engine, band, EffectsStudy.Step.PERCENT);
           default -> {
-            var doubt =
-                StudyRun.of(new DoubtStudy(engine, band, range.from(), range.to(), samples, seed));
+            var asked = new Question.OfDoubt(band, range.from(), range.to(), samples, seed);
+            var doubt = keep.run(document, asked.to(engine), asked);
             yield show == Show.band ? band(doubt) : next(doubt);
           }
         };

@@ -1,8 +1,8 @@
 package grandbore.cli;
 
+import grandbore.core.asked.Question;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.Ladder;
-import grandbore.core.studies.LadderStudy;
 import grandbore.core.studies.Repeatability;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -36,19 +36,20 @@ final class LadderCommand implements Callable<Integer> {
       description = "prints each two together instead: their gain beyond the sum of both alone")
   private boolean pairs;
 
+  @Mixin private KeepOption keep = new KeepOption();
+
   @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
     var document = build.read();
-    var ladder =
-        StudyRun.of(
-            new LadderStudy(
-                document.engine(),
-                ChangesOption.read(changes),
-                at.all(document.build().speeds()),
-                WantedBand.of(document.build().combination().brief()),
-                pairs));
+    var asked =
+        new Question.OfLadder(
+            ChangesOption.read(changes),
+            at.all(document.build().speeds()),
+            WantedBand.of(document.build().combination().brief()),
+            pairs);
+    var ladder = keep.run(document, asked.to(document.engine()), asked);
     table.print(pairs ? pairs(ladder) : rungs(ladder));
     return 0;
   }

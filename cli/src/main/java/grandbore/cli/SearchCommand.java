@@ -1,12 +1,12 @@
 package grandbore.cli;
 
+import grandbore.core.asked.Question;
 import grandbore.core.changes.Change;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.Goal;
 import grandbore.core.studies.Search;
 import grandbore.core.studies.SearchBounds;
-import grandbore.core.studies.SearchStudy;
 import grandbore.core.studies.SweepAxis;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
@@ -94,6 +94,8 @@ final class SearchCommand implements Callable<Integer> {
   @Option(names = "--show", defaultValue = "best", description = "best, trade or all")
   private Show show;
 
+  @Mixin private KeepOption keep = new KeepOption();
+
   @Mixin private TableOption table = new TableOption();
 
   @Override
@@ -114,20 +116,18 @@ final class SearchCommand implements Callable<Integer> {
             pistonToValve == null ? none.pistonToValve() : 1e-3 * pistonToValve,
             vacuum == null ? none.vacuum() : 1e3 * vacuum,
             !mayFloat);
-    var found =
-        StudyRun.of(
-            new SearchStudy(
-                engine,
-                WantedBand.of(document.build().combination().brief()),
-                axes,
-                changes == null ? List.of() : ChangesOption.read(changes),
-                goal,
-                Optional.ofNullable(against),
-                bounds,
-                robust,
-                candidates,
-                seed,
-                List.of()));
+    var asked =
+        new Question.OfSearch(
+            WantedBand.of(document.build().combination().brief()),
+            axes,
+            changes == null ? List.of() : ChangesOption.read(changes),
+            goal,
+            Optional.ofNullable(against),
+            bounds,
+            robust,
+            candidates,
+            seed);
+    var found = keep.run(document, asked.to(engine), asked);
     var shown =
         switch (show) {
           case best -> found.best(SHOWN);

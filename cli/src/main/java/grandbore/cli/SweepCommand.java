@@ -1,10 +1,10 @@
 package grandbore.cli;
 
+import grandbore.core.asked.Question;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.InputSweep;
-import grandbore.core.studies.InputSweepStudy;
 import grandbore.core.studies.SweepAxis;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
@@ -39,6 +39,8 @@ final class SweepCommand implements Callable<Integer> {
   @Option(names = "--idle", description = "each is idled too: the vacuum at the brief's speed")
   private boolean idle;
 
+  @Mixin private KeepOption keep = new KeepOption();
+
   @Mixin private TableOption table = new TableOption();
 
   @Override
@@ -53,14 +55,13 @@ final class SweepCommand implements Callable<Integer> {
     for (String said : inputs) {
       axes.add(AxisOption.parse(said, engine.combination(), units, steps));
     }
-    var sweep =
-        StudyRun.of(
-            new InputSweepStudy(
-                engine,
-                axes,
-                at.all(document.build().speeds()),
-                WantedBand.of(document.build().combination().brief()),
-                idle));
+    var asked =
+        new Question.OfSweep(
+            axes,
+            at.all(document.build().speeds()),
+            WantedBand.of(document.build().combination().brief()),
+            idle);
+    var sweep = keep.run(document, asked.to(engine), asked);
     table.print(rows(sweep, units));
     return 0;
   }

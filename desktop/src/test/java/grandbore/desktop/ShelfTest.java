@@ -7,6 +7,7 @@ import grandbore.book.PartsCsv;
 import grandbore.book.PartsJson;
 import grandbore.book.PlannedChanges;
 import grandbore.book.ShopParts;
+import grandbore.book.Summary;
 import grandbore.core.changes.Change;
 import grandbore.core.clearances.Planned;
 import grandbore.core.clearances.Stocked;
@@ -24,6 +25,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import org.junit.jupiter.api.Test;
@@ -192,4 +194,26 @@ class ShelfTest extends BenchTest {
   }
 
   private static final UnitSystem US = UnitSystem.US;
+
+  /** The demo's search opens as it was answered, also from another build once its own is gone. */
+  @Test
+  void aKeptStudyIsOpenedAndAskedAgain() {
+    view("weighing-kept");
+    until("read", () -> robot.lookup("Open").tryQuery().isPresent());
+    robot.clickOn("Open");
+    assertThat(text("#kept-said")).startsWith("The best of 120 candidates, seed 1: ");
+    robot.interact(() -> bench.session().open(2));
+    until("the four", () -> bench.session().id() == 2);
+    robot.interact(() -> bench.session().shelf().move(1, Summary.Place.BIN));
+    until("gone", () -> robot.lookup((Node n) -> isThrownAway(n)).tryQuery().isPresent());
+    robot.clickOn("Open");
+    assertThat(text("#kept-said")).startsWith("The best of 120 candidates, seed 1: ");
+    // Struck out only where it belongs.
+    assertThat(robot.lookup("Strike it out").tryQuery()).isEmpty();
+  }
+
+  private static boolean isThrownAway(Node n) {
+    return n instanceof Labeled l
+        && String.valueOf(l.getText()).contains("Club hill-climb V8 (thrown away)");
+  }
 }

@@ -144,6 +144,18 @@ class WeighingUpTest extends BenchTest {
     assertThat(words("#sweep-table")).contains("Room from piston to valve");
     choose("#sweep-score", Goal.BAND_POWER);
     assertThat(text("#sweep-status")).isEqualTo(most);
+    // Kept, it is asked again of the same engine and comes to the same.
+    press("#sweep-keep");
+    view("weighing-kept");
+    until("kept", () -> robot.lookup("Ask it again as it was").tryQuery().isPresent());
+    robot.clickOn("Open");
+    var said = text("#kept-said");
+    assertThat(said).startsWith("Most at ");
+    robot.clickOn("Ask it again as it was");
+    until("again", () -> words("#kept-studies").stream().anyMatch(w -> w.contains("as it was on")));
+    assertThat(text("#kept-said")).isEqualTo(said);
+    view("weighing-sweep");
+    until("there again", () -> isShown("#sweep-take"));
     press("#sweep-take");
     double after = combination().intake().runnerLength().si();
     assertThat(after).isNotEqualTo(before);

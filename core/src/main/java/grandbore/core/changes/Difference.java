@@ -58,16 +58,25 @@ public record Difference(String path, List<Object> values) {
     };
   }
 
-  /** What it is called; a choice by the part and what is chosen of it. */
+  /**
+   * What it is called; a choice by what is chosen, and by the part where that alone says little.
+   */
   public String label() {
     return Specs.fields().stream()
         .filter(f -> f.path().equals(path))
         .findFirst()
         .map(f -> f.spec().label())
-        .orElseGet(
-            () ->
-                path.replace('.', ' ')
-                    .replaceAll("([a-z])([A-Z])", "$1 $2")
-                    .toLowerCase(Locale.ROOT));
+        .orElseGet(this::choice);
+  }
+
+  private String choice() {
+    int dot = path.indexOf('.');
+    String chosen = words(path.substring(dot + 1));
+    String all = chosen.contains(" ") ? chosen : words(path.substring(0, dot)) + " " + chosen;
+    return all.substring(0, 1).toUpperCase(Locale.ROOT) + all.substring(1);
+  }
+
+  private static String words(String name) {
+    return name.replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(Locale.ROOT);
   }
 }

@@ -2,6 +2,9 @@ package grandbore.core.studies;
 
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.WantedBand;
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
+import java.util.Locale;
 
 /** What is looked for; of each, more is better. */
 public enum Goal {
@@ -30,6 +33,26 @@ public enum Goal {
 
   public String label() {
     return label;
+  }
+
+  /** A value of it with its unit; a dash where there is none, money as what is spent. */
+  public String show(double si, UnitSystem units) {
+    if (Double.isNaN(si)) {
+      return "–";
+    }
+    return switch (this) {
+      case BAND_POWER, PEAK_POWER -> tenth(Quantity.POWER, si, units);
+      case BAND_TORQUE, LEAST_TORQUE -> tenth(Quantity.TORQUE, si, units);
+      case OCTANE -> String.format(Locale.US, "%+.1f octane", si);
+      case PISTON_TO_VALVE -> Quantity.CLEARANCE.show(si, units);
+      case IDLE_VACUUM -> Quantity.PRESSURE.show(si, units);
+      case THRIFT -> String.format(Locale.US, "%,.0f spent", 0.0 - si);
+    };
+  }
+
+  private static String tenth(Quantity quantity, double si, UnitSystem units) {
+    var unit = quantity.unit(units);
+    return String.format(Locale.US, "%.1f %s", unit.fromSi(si), unit.symbol());
   }
 
   /** Whether an engine's idle has to be solved for it. */

@@ -26,7 +26,7 @@ public record InputSweepStudy(
   private static final int MOST_AXES = 2;
 
   /** An idle takes as long as so many speeds. */
-  static final int IDLE = 20;
+  static final int IDLE = 60;
 
   public InputSweepStudy {
     axes = List.copyOf(axes);

@@ -83,8 +83,8 @@ public record TimeAtSpeed(List<Row> rows) {
    */
   public static TimeAtSpeed parse(String words) {
     var rows = new ArrayList<Row>();
-    for (String pair : words.strip().split("\\s*[,;]\\s*")) {
-      var two = pair.split("\\s+");
+    for (String pair : words.strip().split("\\s*[,;]\\s*", -1)) {
+      var two = pair.split("\\s+", -1);
       try {
         if (two.length != 2) {
           throw new NumberFormatException(pair);

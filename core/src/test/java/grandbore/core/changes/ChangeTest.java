@@ -42,7 +42,7 @@ class ChangeTest {
         .containsExactlyInAnyOrder("exhaust.kind", "exhaust.primaryLength");
     assertThat(Difference.among(List.of(EIGHT, after)))
         .extracting(Difference::label)
-        .containsExactlyInAnyOrder("exhaust kind", "Primary length");
+        .containsExactlyInAnyOrder("Exhaust kind", "Primary length");
     assertThat(after.exhaust().kind()).isEqualTo(Exhaust.Kind.STEPPED);
     assertThat(after.at("exhaust.primaryLength"))
         .isEqualTo(longer.sets().get("exhaust.primaryLength"));

@@ -48,7 +48,8 @@ public enum ViewName {
   WEIGHING_MAP("Map", "weighing-map"),
   WEIGHING_LIMITS("What bites first", "weighing-limits"),
   WEIGHING_SEARCH("Search", "weighing-search"),
-  WEIGHING_DOUBT("Doubt and what to measure", "weighing-doubt");
+  WEIGHING_DOUBT("Doubt and what to measure", "weighing-doubt"),
+  WEIGHING_KEPT("Kept", "weighing-kept");
 
   private final String title;
   private final String id;

@@ -102,6 +102,11 @@ public final class Books implements AutoCloseable {
         .thenApply(laid -> new Session.Over(build, laid.build(), Bench.of(laid).engine()));
   }
 
+  /** The kept studies of all builds, also of those thrown away, the oldest first. */
+  public CompletableFuture<List<ShopBook.StudyOf>> studies() {
+    return readAfter(book::studies);
+  }
+
   /** The dated copies of the book, the newest first. */
   public CompletableFuture<List<Backups.Backup>> backups() {
     return read(() -> book.backups().all());

@@ -269,7 +269,8 @@ public enum Station {
               ViewName.WEIGHING_MAP,
               ViewName.WEIGHING_LIMITS,
               ViewName.WEIGHING_SEARCH,
-              ViewName.WEIGHING_DOUBT);
+              ViewName.WEIGHING_DOUBT,
+              ViewName.WEIGHING_KEPT);
     };
   }
 }

@@ -1,5 +1,7 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.asked.Answers;
+import grandbore.core.asked.Question;
 import grandbore.core.doubt.Uncertain;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
@@ -37,6 +39,7 @@ final class DoubtView extends VBox {
   private final Places places;
   private final Label says = new Label();
   private final Label trouble = Page.hint("");
+  private final StudyKeeper keeper;
   private final VBox table = new VBox();
   private EffectsStudy.Step step = EffectsStudy.Step.SPREAD;
   private Optional<Effects> effects = Optional.empty();
@@ -64,6 +67,7 @@ final class DoubtView extends VBox {
     trouble.setId("doubt-trouble");
     trouble.textProperty().subscribe(t -> Page.show(trouble, !t.isEmpty()));
     service.troubleProperty().subscribe(t -> trouble.setText(t.isEmpty() ? "" : "✕ " + t));
+    keeper = new StudyKeeper(session, "doubt-keep");
     var onCurve = new ToggleButton("Band on the curve");
     onCurve.setId("doubt-on-curve");
     onCurve.getStyleClass().add("small");
@@ -76,7 +80,8 @@ final class DoubtView extends VBox {
             onCurve,
             new Label("each alone"),
             step("by its spread", EffectsStudy.Step.SPREAD, steps),
-            step("by one per cent", EffectsStudy.Step.PERCENT, steps));
+            step("by one per cent", EffectsStudy.Step.PERCENT, steps),
+            keeper);
     bar.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
@@ -135,6 +140,7 @@ final class DoubtView extends VBox {
     if (!fresh) {
       says.setText("");
       shares = Optional.empty();
+      Page.show(keeper, false);
       draw();
       return;
     }
@@ -145,6 +151,7 @@ final class DoubtView extends VBox {
       draw();
     }
     if (of.get().isWhole()) {
+      keepable(doubt);
       sharing.ask(
           new SharesStudy(doubt),
           found -> {
@@ -154,6 +161,14 @@ final class DoubtView extends VBox {
             draw();
           });
     }
+  }
+
+  private void keepable(Doubt doubt) {
+    var speeds = session.build().speeds();
+    var wants = WantedBand.of(session.build().combination().brief());
+    keeper.asked(
+        new Question.OfDoubt(wants, speeds.from(), speeds.to(), doubt.wanted(), doubt.seed()));
+    keeper.answered(Answers.of(doubt, wants, session.build().units()));
   }
 
   private String words(Doubt doubt) {

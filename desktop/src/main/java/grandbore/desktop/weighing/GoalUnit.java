@@ -8,7 +8,6 @@ import grandbore.desktop.controls.ShownAs;
 import grandbore.desktop.results.Shown;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 import javafx.scene.control.ComboBox;
 
@@ -38,20 +37,6 @@ record GoalUnit(String symbol, DoubleUnaryOperator in) {
 
   double of(double si) {
     return in.applyAsDouble(si);
-  }
-
-  /** A value with its unit; a dash where there is none. */
-  static String show(Goal goal, double si, UnitSystem units) {
-    var unit = of(goal, units);
-    return Double.isNaN(si)
-        ? "–"
-        : switch (goal) {
-          case OCTANE -> "%+.1f octane".formatted(si);
-          case PISTON_TO_VALVE -> Quantity.CLEARANCE.show(si, units);
-          case IDLE_VACUUM -> Quantity.PRESSURE.show(si, units);
-          case THRIFT -> String.format(Locale.US, "%,.0f spent", unit.of(si));
-          default -> "%.1f %s".formatted(unit.of(si), unit.symbol);
-        };
   }
 
   /** How many digits after the point its numbers have on a plot: {@code %.1f}. */

@@ -31,6 +31,11 @@ final class LadderTable extends GridPane {
   /** Column of the other engine. */
   private static final int OTHER = 7;
 
+  /**
+   * Of the button that ends a stage, whatever it says, so that those beside it stand in line, px.
+   */
+  private static final double STAGE = 52;
+
   private final ChangeList list;
   private final Measure power;
   private final List<Change> changes;
@@ -109,7 +114,7 @@ final class LadderTable extends GridPane {
 
   private void summed(String words, int line) {
     var label = new Label(words);
-    label.getStyleClass().add("input-label");
+    label.getStyleClass().add("subtotal");
     add(label, 0, line);
   }
 
@@ -209,11 +214,12 @@ final class LadderTable extends GridPane {
     boolean ends = stages.stream().anyMatch(s -> s.to() == i + 1);
     var stage =
         small(
-            ends ? "joined" : "stage",
+            ends ? "join" : "stage",
             "rung-stage-" + (i + 1),
             ends ? "No stage ends here" : "A stage ends here, with a subtotal",
             () -> list.stage(i));
-    stage.setDisable(i == of - 1);
+    stage.setMinWidth(STAGE);
+    stage.setVisible(i < of - 1);
     var make =
         small("Make it", "rung-make-" + (i + 1), "Make it on this build", () -> list.make(i));
     var away = small("×", "rung-away-" + (i + 1), "Take it off the ladder", () -> list.remove(i));
@@ -265,6 +271,9 @@ final class LadderTable extends GridPane {
   private void number(int row, int column, int line) {
     var label = new Label();
     label.getStyleClass().add("number-small");
+    if (row >= changes.size()) {
+      label.getStyleClass().add("subtotal");
+    }
     label.setMinWidth(Region.USE_PREF_SIZE);
     numbers[row][column] = label;
     add(label, column, line);

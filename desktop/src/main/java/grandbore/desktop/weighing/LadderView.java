@@ -3,6 +3,8 @@ package grandbore.desktop.weighing;
 import grandbore.book.ChangesJson;
 import grandbore.book.FormatException;
 import grandbore.book.TextFile;
+import grandbore.core.asked.Answers;
+import grandbore.core.asked.Question;
 import grandbore.core.changes.Change;
 import grandbore.core.changes.Plan;
 import grandbore.core.combination.InvalidInput;
@@ -65,10 +67,14 @@ public final class LadderView extends VBox {
   private final VBox found = new VBox(10);
   private final PlotPane curves;
   private final ChangeWriter writer;
+  private final StudyKeeper keeper;
   private Optional<Session.Over> other = Optional.empty();
   private Optional<Ladder> ladder = Optional.empty();
   private Optional<Ladder> onOther = Optional.empty();
   private LadderTable table;
+
+  /** Why the last run ended, as it is said; what else is said stays while others run. */
+  private String ofRun = "";
 
   /** What the table was made for. */
   private List<Object> shown = List.of();
@@ -78,9 +84,9 @@ public final class LadderView extends VBox {
     this.session = session;
     setId("ladder-view");
     list = new ChangeList(session);
-    service = new ResultService(curves.runs(), Urgency.STUDY, this::trouble);
-    beside = new ResultService(curves.runs(), Urgency.STUDY, this::trouble);
-    ordering = new ResultService(curves.runs(), Urgency.STUDY, this::trouble);
+    service = new ResultService(curves.runs(), Urgency.STUDY, this::ended);
+    beside = new ResultService(curves.runs(), Urgency.STUDY, this::ended);
+    ordering = new ResultService(curves.runs(), Urgency.STUDY, this::ended);
     this.curves =
         new PlotPane(look, "ladder-curves", "Power gained over the build as it stands", "%.1f");
     asking =
@@ -95,7 +101,8 @@ public final class LadderView extends VBox {
     var file = Page.button("From a file", "ladder-file");
     file.setOnAction(e -> choose());
     writer = new ChangeWriter(list);
-    var bar = new FlowPane(8, 4, part, writer.beginButton(), from, file, also, order);
+    keeper = new StudyKeeper(session, "ladder-keep");
+    var bar = new FlowPane(8, 4, part, writer.beginButton(), from, file, also, order, keeper);
     bar.setAlignment(Pos.CENTER_LEFT);
     // Its room is kept, so that rungs stay under the mouse while a run begins and ends.
     var runs =
@@ -105,6 +112,12 @@ public final class LadderView extends VBox {
     runs.setMinHeight(RUNS);
     getChildren().addAll(bar, writer, empty, runs, status, found);
     session.benchProperty().subscribe(b -> show());
+  }
+
+  /** What a run ended with stands until the next begins. */
+  private void ended(String why) {
+    trouble(why);
+    ofRun = status.getText();
   }
 
   private void trouble(String why) {
@@ -187,7 +200,10 @@ public final class LadderView extends VBox {
         engine.key(), all, band, speeds, units, other.map(Session.Over::id).orElse(0L))) {
       return;
     }
-    status.setText("");
+    if (status.getText().equals(ofRun)) {
+      status.setText("");
+    }
+    keeper.asked(new Question.OfLadder(all, speeds, band, true));
     try {
       service.ask(
           new LadderStudy(engine, all, speeds, band, true),
@@ -199,6 +215,7 @@ public final class LadderView extends VBox {
             ladder = Optional.of(whole);
             show();
             whole(whole);
+            keeper.answered(Answers.of(whole, units));
             second(all, speeds, band);
           });
     } catch (InvalidInput e) {

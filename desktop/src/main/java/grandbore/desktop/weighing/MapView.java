@@ -1,5 +1,7 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.asked.Answers;
+import grandbore.core.asked.Question;
 import grandbore.core.changes.Change;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.InvalidInput;
@@ -44,6 +46,7 @@ final class MapView extends VBox {
   private final ComboBox<Goal> score = GoalUnit.box("map-score", "what is mapped", "");
   private final Label status = Page.hint("");
   private final Button take = Page.button("Take it into the build", "map-take");
+  private final StudyKeeper keeper;
   private final MapPane map;
   private final FreeInput[] ranges = new FreeInput[2];
   private InputSweep found;
@@ -58,6 +61,7 @@ final class MapView extends VBox {
     this.session = session;
     setId("map-view");
     service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
+    keeper = new StudyKeeper(session, "map-keep");
     map = new MapPane(look, "map", "Over two inputs", "%.1f");
     String[] first = {"exhaust.primaryLength", "exhaust.primaryDiameter"};
     String[] names = {"across", "up"};
@@ -94,7 +98,7 @@ final class MapView extends VBox {
     var act =
         new FlowPane(8, 4, new Label("of"), score, go, new RunLine("map-run", service, this::run));
     act.setAlignment(Pos.CENTER_LEFT);
-    var says = new FlowPane(10, 4, status, take);
+    var says = new FlowPane(10, 4, status, take, keeper);
     says.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(axes, refusal, act, says, map);
     Page.show(map, false);
@@ -136,14 +140,18 @@ final class MapView extends VBox {
       idled = score.getValue().isOfIdle();
       Page.show(take, false);
       status.setText("");
+      var axes = List.of(up, across);
+      boolean idle = idled;
+      var units = session.build().units();
+      keeper.asked(new Question.OfSweep(axes, band().fewSpeeds(), band(), idle));
       service.ask(
-          new InputSweepStudy(
-              session.engine(), List.of(up, across), band().fewSpeeds(), band(), idled),
+          new InputSweepStudy(session.engine(), axes, band().fewSpeeds(), band(), idle),
           this::part,
           whole -> {
             found = whole;
             draw(whole);
             conclude();
+            keeper.answered(Answers.of(whole, idle, units));
           });
     } catch (InvalidInput e) {
       refusal.say(e.getMessage());
@@ -222,8 +230,8 @@ final class MapView extends VBox {
                 .formatted(
                     value(1, best, units),
                     value(0, best, units),
-                    GoalUnit.show(score.getValue(), is, units),
-                    GoalUnit.show(score.getValue(), stands, units),
+                    score.getValue().show(is, units),
+                    score.getValue().show(stands, units),
                     isAtAnEdge(best) ? "; it lies at an end of its range" : "")
             : "It stands at its best here: no place gives more that it can tell.");
     Page.show(take, gains);

@@ -21,9 +21,11 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -79,6 +81,7 @@ final class PartForm extends VBox {
             labelled("outside labour", labour),
             labelled("own hours", hours),
             labelled("needs", needs));
+    inputs.setRowValignment(VPos.BOTTOM);
     getChildren()
         .addAll(
             title,
@@ -219,7 +222,7 @@ final class PartForm extends VBox {
     }
   }
 
-  private TreeMap<String, Object> sets() {
+  private SortedMap<String, Object> sets() {
     var sets = new TreeMap<String, Object>();
     numbers.forEach(
         (path, field) -> {

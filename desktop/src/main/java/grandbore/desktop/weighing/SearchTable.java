@@ -27,8 +27,8 @@ final class SearchTable extends SideTable {
     super(title, IntStream.rangeClosed(1, shown.size()).mapToObj(i -> "No. " + i).toList());
     this.shown = shown;
     setId("search-table");
-    say(study.goal().label(), c -> GoalUnit.show(study.goal(), c.goal(), units));
-    study.second().ifPresent(g -> say(g.label(), c -> GoalUnit.show(g, c.second(), units)));
+    say(study.goal().label(), c -> study.goal().show(c.goal(), units));
+    study.second().ifPresent(g -> say(g.label(), c -> g.show(c.second(), units)));
     for (int i = 0; i < study.free().size(); i++) {
       int at = i;
       var spec = Specs.field(study.free().get(i).path()).spec();

@@ -1,5 +1,7 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.asked.Answers;
+import grandbore.core.asked.Question;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
@@ -38,6 +40,7 @@ final class SearchView extends VBox {
   private final VBox free = new VBox(4);
   private final InputPicker picker;
   private final SearchWishes wishes;
+  private final StudyKeeper keeper;
   private final Button go = Page.button("Search", "search-go");
   private final Label status = Page.hint("");
   private final VBox found = new VBox(10);
@@ -57,6 +60,7 @@ final class SearchView extends VBox {
     picker = new InputPicker("search", station, f -> {});
     picker.show(grandbore.core.combination.Specs.field("exhaust.primaryLength"));
     wishes = new SearchWishes(session);
+    keeper = new StudyKeeper(session, "search-keep");
     var add = Page.button("Set it free", "search-add");
     add.setOnAction(e -> add());
     var row = new FlowPane(8, 4);
@@ -66,7 +70,7 @@ final class SearchView extends VBox {
     status.setId("search-status");
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     go.setOnAction(e -> search());
-    var act = new FlowPane(8, 4, go, new RunLine("search-run", service, this::search));
+    var act = new FlowPane(8, 4, go, new RunLine("search-run", service, this::search), keeper);
     act.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(Page.part("What may be changed"), row, free, wishes, refusal, act, status, found);
@@ -111,6 +115,7 @@ final class SearchView extends VBox {
       known = same ? known : List.of();
       study = Optional.of(wish);
       status.setText("");
+      keeper.asked(Question.OfSearch.of(wish));
       service.ask(wish.from(known), this::part, this::whole);
     } catch (IllegalArgumentException e) {
       refusal.say(e.getMessage());
@@ -138,6 +143,7 @@ final class SearchView extends VBox {
     draw(search);
     var wish = study.orElseThrow();
     var units = session.build().units();
+    keeper.answered(Answers.of(search, Question.OfSearch.of(wish), units));
     if (search.best().isEmpty()) {
       status.setText(
           "Nothing holds. The nearest miss: "

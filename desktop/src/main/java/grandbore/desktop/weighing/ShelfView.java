@@ -54,6 +54,7 @@ public final class ShelfView extends VBox implements PartCard.Hands {
     form = new PartForm(session, parts, this::closed);
     says.setId("shelf-says");
     says.setWrapText(true);
+    says.textProperty().subscribe(t -> Page.show(says, !t.isEmpty()));
     var anyKind = new ArrayList<Optional<PartKind>>(List.of(Optional.empty()));
     List.of(PartKind.values()).forEach(k -> anyKind.add(Optional.of(k)));
     kind.getItems().setAll(anyKind);

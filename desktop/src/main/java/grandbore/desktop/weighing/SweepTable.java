@@ -29,7 +29,7 @@ final class SweepTable extends SideTable {
     if (by != Goal.BAND_POWER) {
       line(
           by.label().substring(0, 1).toUpperCase(Locale.ROOT) + by.label().substring(1),
-          each(sweep, r -> GoalUnit.show(by, by.of(r, band, 0), units)));
+          each(sweep, r -> by.show(by.of(r, band, 0), units)));
     }
     double base = sweep.base().power();
     var power = Quantity.POWER.unit(units);

@@ -1,5 +1,7 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.asked.Answers;
+import grandbore.core.asked.Question;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.WantedBand;
@@ -57,6 +59,7 @@ public final class SweepView extends VBox {
   private final VBox table = new VBox();
   private final PlotPane fan;
   private final PlotPane average;
+  private final StudyKeeper keeper;
   private Specs.Field field = Specs.field("exhaust.primaryLength");
   private SweepAxis axis;
   private InputSweep found;
@@ -67,6 +70,7 @@ public final class SweepView extends VBox {
     picker = new InputPicker("sweep", station, f -> sweep(f.path()));
     getStyleClass().add("sweep-view");
     service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
+    keeper = new StudyKeeper(session, "sweep-keep");
     fan = new PlotPane(look, "sweep-fan", "Torque gained over the build as it stands", "%.1f");
     average = new PlotPane(look, "sweep-average", "What each value comes to", "%.1f");
     asking =
@@ -86,7 +90,7 @@ public final class SweepView extends VBox {
     row.getChildren()
         .addAll(new Label("from"), from, new Label("to"), to, unit, new Label("by"), score);
     row.setAlignment(Pos.CENTER_LEFT);
-    var says = new FlowPane(10, 4, status, take);
+    var says = new FlowPane(10, 4, status, take, keeper);
     says.setAlignment(Pos.CENTER_LEFT);
     status.setWrapText(false);
     getChildren()
@@ -161,13 +165,15 @@ public final class SweepView extends VBox {
     found = null;
     Page.show(take, false);
     status.setText("");
+    var speeds = session.build().speeds().points(POINTS);
+    keeper.asked(new Question.OfSweep(List.of(axis), speeds, band, idle));
     service.ask(
-        new InputSweepStudy(
-            engine, List.of(axis), session.build().speeds().points(POINTS), band, idle),
+        new InputSweepStudy(engine, List.of(axis), speeds, band, idle),
         this::draw,
         sweep -> {
           draw(sweep);
           conclude(sweep);
+          keeper.answered(Answers.of(sweep, idle, units));
         });
   }
 
@@ -255,8 +261,8 @@ public final class SweepView extends VBox {
             ? "Most at %s: %s, %s as it stands%s%s"
                 .formatted(
                     quantity().show(sweep.value(0, best), units),
-                    GoalUnit.show(score.getValue(), most, units),
-                    GoalUnit.show(score.getValue(), stands, units),
+                    score.getValue().show(most, units),
+                    score.getValue().show(stands, units),
                     end ? ", at the end of the range" : "",
                     refused.map(r -> ". Some do not fit: " + r).orElse(""))
             : "It stands at its best here: no value gives more that it can tell.");

@@ -35,7 +35,8 @@ public final class WeighingPage {
             .with(ViewName.WEIGHING_SEARCH, () -> new SearchView(session, curves, look, station))
             .with(
                 ViewName.WEIGHING_DOUBT,
-                () -> new DoubtView(session, curves, doubt, station, places));
+                () -> new DoubtView(session, curves, doubt, station, places))
+            .with(ViewName.WEIGHING_KEPT, () -> new KeptStudiesView(session, curves));
     return Page.of(
         "Weighing up",
         "Each answer is a run of the wave model on the build as it stands, measured values in"
