@@ -17,6 +17,9 @@ import java.util.List;
 
 /** The changes that are thought of for a build, as its notes keep them. */
 public final class PlannedChanges {
+  /** When the demo's search was run. */
+  private static final Instant SEARCHED = Instant.parse("2026-11-29T03:12:00Z");
+
   private PlannedChanges() {}
 
   /**
@@ -55,7 +58,7 @@ public final class PlannedChanges {
       var stocked = ShopParts.note(part, DemoBuilds.hillClimbEight().units());
       notes.add(new Kept(0, stocked, "", last, false));
     }
-    notes.add(new Kept(0, new Studied(search()), "", last, false));
+    notes.add(new Kept(0, new Studied(search()), "", SEARCHED, false));
     return new BuildDocument(
         DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), List.copyOf(notes));
   }

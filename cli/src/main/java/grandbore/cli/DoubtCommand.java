@@ -64,7 +64,7 @@ final class DoubtCommand implements Callable<Integer> {
           case percent -> alone(engine, band, EffectsStudy.Step.PERCENT);
           default -> {
             var asked = new Question.OfDoubt(band, range.from(), range.to(), samples, seed);
-            var doubt = keep.run(document, asked.to(engine), asked);
+            var doubt = keep.run(build, document, asked.to(engine), asked);
             yield show == Show.band ? band(doubt) : next(doubt);
           }
         };

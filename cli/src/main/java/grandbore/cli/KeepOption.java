@@ -5,9 +5,9 @@ import grandbore.book.KeptStudy;
 import grandbore.book.StudyJson;
 import grandbore.book.TextFile;
 import grandbore.core.asked.Question;
+import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.ModelVersion;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import picocli.CommandLine.Option;
 
@@ -19,8 +19,15 @@ final class KeepOption {
       description = "also writes the study: what was asked, the build, what came out")
   private Path file;
 
-  /** Runs what is asked of a build, and writes it where that is wanted. */
-  <T> T run(BuildDocument of, Question.Posed<T> posed, Question asked) {
+  /**
+   * Runs what is asked of a build, and writes it where that is wanted.
+   *
+   * @param from where the build was read, which is never written over
+   */
+  <T> T run(BuildOption from, BuildDocument of, Question.Posed<T> posed, Question asked) {
+    if (file != null) {
+      from.output("--keep", file);
+    }
     var found = StudyRun.of(posed.study());
     if (file != null) {
       var document = new BuildDocument(of.build(), of.readings());
@@ -30,7 +37,8 @@ final class KeepOption {
             file,
             StudyJson.write(new KeptStudy(ModelVersion.CURRENT, document, asked, answer)) + "\n");
       } catch (IOException e) {
-        throw new UncheckedIOException("%s can't be written".formatted(file), e);
+        throw new InvalidInput(
+            "--keep", file.toString(), "a file that can be written", e.toString());
       }
     }
     return found;

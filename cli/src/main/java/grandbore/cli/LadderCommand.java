@@ -49,7 +49,7 @@ final class LadderCommand implements Callable<Integer> {
             at.all(document.build().speeds()),
             WantedBand.of(document.build().combination().brief()),
             pairs);
-    var ladder = keep.run(document, asked.to(document.engine()), asked);
+    var ladder = keep.run(build, document, asked.to(document.engine()), asked);
     table.print(pairs ? pairs(ladder) : rungs(ladder));
     return 0;
   }

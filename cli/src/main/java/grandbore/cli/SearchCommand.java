@@ -127,7 +127,7 @@ final class SearchCommand implements Callable<Integer> {
             robust,
             candidates,
             seed);
-    var found = keep.run(document, asked.to(engine), asked);
+    var found = keep.run(build, document, asked.to(engine), asked);
     var shown =
         switch (show) {
           case best -> found.best(SHOWN);

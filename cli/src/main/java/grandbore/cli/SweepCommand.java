@@ -61,7 +61,7 @@ final class SweepCommand implements Callable<Integer> {
             at.all(document.build().speeds()),
             WantedBand.of(document.build().combination().brief()),
             idle);
-    var sweep = keep.run(document, asked.to(engine), asked);
+    var sweep = keep.run(build, document, asked.to(engine), asked);
     table.print(rows(sweep, units));
     return 0;
   }

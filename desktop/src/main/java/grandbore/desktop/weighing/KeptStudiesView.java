@@ -89,6 +89,12 @@ final class KeptStudiesView extends VBox {
         cards.getChildren().add(card(of));
       }
     }
+    if (opened.getChildren().isEmpty()) {
+      all.reversed().stream()
+          .filter(of -> of.build() == session.id())
+          .findFirst()
+          .ifPresent(this::openFirst);
+    }
     if (all.isEmpty()) {
       cards
           .getChildren()
@@ -99,13 +105,27 @@ final class KeptStudiesView extends VBox {
     }
   }
 
+  /** The newest of the build on the bench, so that something is seen at once. */
+  private void openFirst(ShopBook.StudyOf of) {
+    try {
+      open(StudyJson.read(of.study().document()).answer(), answered(of));
+    } catch (FormatException | InvalidInput e) {
+      // Its card says what is wrong with it.
+      opened.getChildren().clear();
+    }
+  }
+
+  private static String answered(ShopBook.StudyOf of) {
+    return "As it was answered, " + SHOWN.format(of.kept().at());
+  }
+
   private Node card(ShopBook.StudyOf of) {
     String at = SHOWN.format(of.kept().at());
     long id = of.kept().id();
     try {
       var study = StudyJson.read(of.study().document());
       var open = Page.button("Open", "kept-open-" + id);
-      open.setOnAction(e -> open(study.answer(), "As it was answered, " + at));
+      open.setOnAction(e -> open(study.answer(), answered(of)));
       var now = Page.button("Ask the engine on the bench", "kept-now-" + id);
       now.setOnAction(
           e -> {

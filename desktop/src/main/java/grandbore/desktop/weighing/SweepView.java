@@ -38,6 +38,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** One input over a range: a fan of curves, what each value gives, the best one taken over. */
@@ -85,10 +86,11 @@ public final class SweepView extends VBox {
     score.getItems().setAll(GoalUnit.scores());
     score.setValue(Goal.BAND_POWER);
     score.setOnAction(e -> scored());
+    var by = new HBox(8, new Label("by"), score);
+    by.setAlignment(Pos.CENTER_LEFT);
     var row = new FlowPane(8, 4);
     row.getChildren().addAll(picker.boxes());
-    row.getChildren()
-        .addAll(new Label("from"), from, new Label("to"), to, unit, new Label("by"), score);
+    row.getChildren().addAll(new Label("from"), from, new Label("to"), to, unit, by);
     row.setAlignment(Pos.CENTER_LEFT);
     var says = new FlowPane(10, 4, status, take, keeper);
     says.setAlignment(Pos.CENTER_LEFT);
