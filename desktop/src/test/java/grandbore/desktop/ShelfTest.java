@@ -195,6 +195,29 @@ class ShelfTest extends BenchTest {
 
   private static final UnitSystem US = UnitSystem.US;
 
+  /** The build with the first changes of its ladder beside it, with what they cost; it follows. */
+  @Test
+  void theLadderStandsBesideTheBuild() {
+    bench.curves().runs().hold(null);
+    view("weighing-beside");
+    robot.interact(
+        () -> {
+          var menu = robot.lookup("#beside-rungs").<MenuButton>query();
+          menu.getOnShowing().handle(null);
+          menu.getItems().get(1).fire();
+        });
+    until("compared", () -> isShown("#beside-figures"));
+    var all = robot.lookup("#beside-figures .label").queryAllAs(Labeled.class).stream();
+    var words = all.map(Labeled::getText).toList();
+    int money = words.indexOf("Money");
+    assertThat(words.subList(money + 1, money + 3)).containsExactly("0", "668");
+    assertThat(words).contains("With 1 to 2, to Heads milled to 54 cc");
+    // Of another build with no such changes it goes.
+    robot.interact(() -> bench.session().open(2));
+    until("the four", () -> bench.session().id() == 2);
+    assertThat(isShown("#beside-chip--2")).isFalse();
+  }
+
   /** The demo's search opens as it was answered, also from another build once its own is gone. */
   @Test
   void aKeptStudyIsOpenedAndAskedAgain() {

@@ -19,19 +19,24 @@ import grandbore.core.search.Evolution;
 import grandbore.core.search.Judged;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * Looks for the engine that does best within bounds: free inputs over their ranges, changes that
  * may be made or not. Every candidate starts from where the engine as it stands ended.
  *
  * @param free inputs and the range of each; only its ends count
- * @param changes each made or not
+ * @param changes each made or not; of those that set the same input at most one is made
  * @param second weighed against the goal for a trade curve; empty for none
  * @param robust whether a candidate counts by the fifth part of what the spreads of its inputs
  *     allow, and not by itself
@@ -163,12 +168,7 @@ public record SearchStudy(
         var ends = free.get(i).values();
         values.add(ends.getFirst() + (ends.getLast() - ends.getFirst()) * point.get(i));
       }
-      var chosen = new ArrayList<Change>();
-      for (int i = 0; i < changes.size(); i++) {
-        if (point.get(free.size() + i) >= 0.5) {
-          chosen.add(changes.get(i));
-        }
-      }
+      var chosen = chosen(point.subList(free.size(), point.size()));
       double money = chosen.stream().map(Change::cost).reduce(Cost.NONE, Cost::plus).money();
       try {
         var built = build(values, chosen);
@@ -235,6 +235,29 @@ public record SearchStudy(
       }
       return Uncertain.on(built, here, deviations);
     }
+  }
+
+  /**
+   * The changes that a point of the unit cube makes: those past the middle, of two that exclude
+   * each other the one that lies further.
+   */
+  List<Change> chosen(List<Double> point) {
+    var wished =
+        IntStream.range(0, changes.size())
+            .filter(i -> point.get(i) >= 0.5)
+            .boxed()
+            .sorted(Comparator.comparingDouble((Integer i) -> -point.get(i)).thenComparing(i -> i))
+            .toList();
+    var made = new TreeSet<Integer>();
+    var set = new HashSet<String>();
+    for (int i : wished) {
+      var paths = changes.get(i).sets().keySet();
+      if (Collections.disjoint(paths, set)) {
+        made.add(i);
+        set.addAll(paths);
+      }
+    }
+    return made.stream().map(changes::get).toList();
   }
 
   private List<Double> speeds() {

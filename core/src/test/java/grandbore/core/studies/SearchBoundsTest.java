@@ -105,6 +105,39 @@ class SearchBoundsTest {
     return new Rung(rung.engine(), rung.curve(), rung.figures(), Optional.of(idle), "");
   }
 
+  /** Two cams are never in at once: of those that set the same, the further one is. */
+  @Test
+  void changesThatSetTheSameExcludeEachOther() {
+    var length = EIGHT.exhaust().primaryLength();
+    var a = new Change("A", Map.of("exhaust.primaryLength", length));
+    var b =
+        new Change(
+            "B",
+            Map.of(
+                "exhaust.primaryLength",
+                length,
+                "exhaust.collectorLength",
+                EIGHT.exhaust().collectorLength()));
+    var c = new Change("C", Map.of("exhaust.collectorLength", EIGHT.exhaust().collectorLength()));
+    var study =
+        new SearchStudy(
+            BuiltEngine.asSpecified(EIGHT),
+            BAND,
+            List.of(),
+            List.of(a, b, c),
+            Goal.BAND_POWER,
+            Optional.empty(),
+            SearchBounds.NONE,
+            false,
+            10,
+            1,
+            List.of());
+    assertThat(study.chosen(List.of(0.6, 0.9, 0.7))).containsExactly(b);
+    assertThat(study.chosen(List.of(0.6, 0.55, 0.7))).containsExactly(a, c);
+    assertThat(study.chosen(List.of(0.8, 0.8, 0.4))).containsExactly(a);
+    assertThat(study.chosen(List.of(0.4, 0.49, 0.1))).isEmpty();
+  }
+
   @Test
   void boundsThatCanNotBeAreRefusedByName() {
     assertThatThrownBy(() -> bounds(-1, 0, 20, 0))

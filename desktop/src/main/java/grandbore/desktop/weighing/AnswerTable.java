@@ -11,27 +11,35 @@ import javafx.scene.layout.VBox;
 
 /** A table of an answer as it was told. */
 final class AnswerTable extends VBox {
+  /** A cell of more signs is words. */
+  private static final int LONG = 22;
+
   AnswerTable(Answer.Table table) {
     super(4);
     var grid = new GridPane();
     grid.getStyleClass().add("side-table");
     for (int k = 0; k < table.columns().size(); k++) {
+      int at = k;
+      boolean isWords = table.rows().stream().anyMatch(r -> r.get(at).length() > LONG);
       var column = new ColumnConstraints();
-      column.setHgrow(Priority.SOMETIMES);
-      column.setHalignment(k == 0 ? HPos.LEFT : HPos.RIGHT);
+      column.setHgrow(isWords ? Priority.ALWAYS : Priority.SOMETIMES);
+      column.setHalignment(k == 0 || isWords ? HPos.LEFT : HPos.RIGHT);
       grid.getColumnConstraints().add(column);
-      grid.add(label(table.columns().get(k), "input-label"), k, 0);
+      String head = table.columns().get(k);
+      grid.add(label(isWords ? head : head.replace(' ', '\n'), "input-label", isWords), k, 0);
       for (int i = 0; i < table.rows().size(); i++) {
-        grid.add(label(table.rows().get(i).get(k), "number-small"), k, i + 1);
+        grid.add(label(table.rows().get(i).get(k), "number-small", isWords), k, i + 1);
       }
     }
     getChildren().addAll(Page.hint(table.title()), grid);
   }
 
-  private static Label label(String words, String style) {
+  /** Numbers keep their width; words are broken into lines. */
+  private static Label label(String words, String style, boolean wraps) {
     var label = new Label(words);
     label.getStyleClass().add(style);
-    label.setWrapText(true);
+    label.setWrapText(wraps);
+    label.setMinWidth(wraps ? 0 : USE_PREF_SIZE);
     return label;
   }
 }

@@ -13,6 +13,7 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
@@ -29,6 +30,7 @@ final class BesideFigures extends SideTable {
       List<Curve> curves,
       WantedBand band,
       Optional<TimeAtSpeed> spent,
+      List<Double> money,
       UnitSystem units) {
     super("What they come to", names);
     this.units = units;
@@ -49,6 +51,10 @@ final class BesideFigures extends SideTable {
           line("Average power by time at speed", each(curves, s));
           line("Gained by that", gains(curves, s::meanPower));
         });
+    if (money.stream().anyMatch(m -> m > 0)) {
+      line("Money", money.stream().map(m -> shown(m)).toList());
+      line("Money for each %s gained".formatted(power().symbol()), each(curves, money, band));
+    }
     line(
         "Average torque",
         each(figures, f -> f.band().map(b -> Quantity.TORQUE.show(b.torque(), units)).orElse("–")));
@@ -82,6 +88,28 @@ final class BesideFigures extends SideTable {
     String value =
         power ? Quantity.POWER.show(p.power(), units) : Quantity.TORQUE.show(p.torque(), units);
     return "%s at %,.0f".formatted(value, p.rpm());
+  }
+
+  private Measure power() {
+    return Quantity.POWER.unit(units);
+  }
+
+  private static String shown(double money) {
+    return Double.isNaN(money) ? "–" : String.format(Locale.US, "%,.0f", money);
+  }
+
+  /** What a gain costs; none where there is none that can be told. */
+  private List<String> each(List<Curve> curves, List<Double> money, WantedBand band) {
+    double base = band.meanPower(curves.getFirst());
+    var all = new ArrayList<String>();
+    for (int i = 0; i < curves.size(); i++) {
+      double gain = band.meanPower(curves.get(i)) - base;
+      all.add(
+          gain > 0 && Repeatability.tells(gain, base)
+              ? shown(money.get(i) / power().fromSi(gain))
+              : "–");
+    }
+    return all;
   }
 
   private List<String> each(List<Curve> curves, TimeAtSpeed spent) {

@@ -1,5 +1,6 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.changes.Change;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Fidelity;
@@ -25,6 +26,8 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -41,6 +44,8 @@ final class BesideView extends VBox {
   private final SpentTime spent;
   private final Asking asking;
   private final BuildMenu add;
+  private final MenuButton rungs = new MenuButton("Add this build with its changes");
+  private final ChangeList ladder;
   private final FlowPane chosen = new FlowPane(6, 4);
   private final Label empty =
       Page.hint("Add a build of the book: it is held against the one on the bench.");
@@ -73,6 +78,12 @@ final class BesideView extends VBox {
             b -> others.stream().noneMatch(o -> o.id() == b.id()),
             this::put,
             why -> status.setText("✕ " + why));
+    rungs.setId("beside-rungs");
+    rungs.setMinWidth(USE_PREF_SIZE);
+    rungs.setOnShowing(e -> climb());
+    // A menu without an item does not open.
+    rungs.getItems().add(new MenuItem());
+    ladder = new ChangeList(session);
     chosen.setAlignment(Pos.CENTER_LEFT);
     status.setId("beside-status");
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
@@ -82,18 +93,99 @@ final class BesideView extends VBox {
       others.add(session.overProperty().get());
     }
     session.books().buildsProperty().subscribe(b -> chips());
-    session.buildProperty().subscribe(b -> chips());
+    session.benchProperty().subscribe(b -> chips());
   }
 
   private void put(Session.Over other) {
-    if (others.size() < MOST_OTHERS) {
+    boolean has = others.stream().anyMatch(o -> o.id() == other.id());
+    if (others.size() < MOST_OTHERS && !has) {
       others.add(other);
       chips();
       asking.soon();
     }
   }
 
+  /** This build with the first changes of its ladder, as it is now; its number is less than 0. */
+  private void climb() {
+    rungs.getItems().clear();
+    try {
+      var all = ladder.all();
+      for (int k = 1; k <= all.size(); k++) {
+        int count = k;
+        var item = new MenuItem(rung(all, k));
+        item.setId("beside-rung-" + k);
+        item.setOnAction(e -> add(count));
+        rungs.getItems().add(item);
+      }
+    } catch (IllegalArgumentException e) {
+      status.setText("✕ " + e.getMessage());
+    }
+    if (rungs.getItems().isEmpty()) {
+      var none = new MenuItem("The ladder of this build has no change");
+      none.setDisable(true);
+      rungs.getItems().add(none);
+    }
+  }
+
+  private void add(int count) {
+    try {
+      put(made(count));
+    } catch (IllegalArgumentException e) {
+      status.setText("✕ " + e.getMessage());
+    }
+  }
+
+  private static String rung(List<Change> all, int count) {
+    return count == 1
+        ? "With " + all.getFirst().name()
+        : "With 1 to %d, to %s".formatted(count, all.get(count - 1).name());
+  }
+
+  /** Refused where they do not fit this build. */
+  private Session.Over made(int count) {
+    var first = ladder.all().subList(0, count);
+    var build = session.build();
+    return new Session.Over(
+        -count,
+        build.with(Change.on(build.combination(), first).named(rung(ladder.all(), count))),
+        Change.on(session.engine(), first));
+  }
+
+  /** What is made of this build follows it; what does not fit it any more goes. */
+  private void follow() {
+    var now = new ArrayList<Session.Over>();
+    for (var o : others) {
+      try {
+        if (o.id() > 0) {
+          now.add(o);
+        } else if (-o.id() <= ladder.all().size()) {
+          now.add(made((int) -o.id()));
+        }
+      } catch (IllegalArgumentException e) {
+        status.setText("✕ " + e.getMessage());
+      }
+    }
+    others.clear();
+    others.addAll(now);
+  }
+
+  /** Money that each costs over the build on the bench; not a number where nobody knows. */
+  private List<Double> money() {
+    var all = new ArrayList<Double>();
+    all.add(0.0);
+    for (var o : others) {
+      all.add(
+          o.id() < 0
+              ? ladder.all().subList(0, (int) -o.id()).stream()
+                  .mapToDouble(c -> c.cost().money())
+                  .sum()
+              : Double.NaN);
+    }
+    return all;
+  }
+
   private void chips() {
+    follow();
     others.removeIf(o -> o.id() == session.id());
     var base = new Label(session.build().name() + ", on the bench");
     base.setId("beside-base");
@@ -112,8 +204,9 @@ final class BesideView extends VBox {
           });
       chosen.getChildren().add(chip);
     }
-    chosen.getChildren().add(add);
+    chosen.getChildren().addAll(add, rungs);
     add.setDisable(others.size() >= MOST_OTHERS);
+    rungs.setDisable(others.size() >= MOST_OTHERS);
     Page.show(empty, others.isEmpty());
     Page.show(found, !others.isEmpty() && !found.getChildren().isEmpty());
     if (others.isEmpty()) {
@@ -173,7 +266,8 @@ final class BesideView extends VBox {
     var parts = new ArrayList<Node>();
     parts.add(PlotPane.pair(power, gain));
     parts.add(spent);
-    parts.add(new BesideFigures(engines, names, curves, band, spent.spent(), shown.units()));
+    parts.add(
+        new BesideFigures(engines, names, curves, band, spent.spent(), money(), shown.units()));
     limits(engines, names, curves);
     why.of(engines.getFirst(), engines.getLast(), names.getLast(), band, shown);
     parts.add(why);

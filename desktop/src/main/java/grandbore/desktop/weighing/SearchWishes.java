@@ -1,6 +1,7 @@
 package grandbore.desktop.weighing;
 
 import grandbore.core.changes.Change;
+import grandbore.core.changes.DoesNotFit;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.WantedBand;
@@ -18,6 +19,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -32,8 +34,11 @@ import javafx.scene.layout.VBox;
 /** What is looked for and what has to hold: the goal, the changes that may be made, the bounds. */
 final class SearchWishes extends VBox {
   private final ChangeList list;
+  private final PartList parts;
   private final FlowPane changes = new FlowPane(14, 4);
-  private final Label none = Page.hint("Changes of the ladder may be tried as well; it has none.");
+  private final Label none =
+      Page.hint(
+          "Changes of the ladder and parts of the shelf may be tried as well; there are none.");
   private final ComboBox<Goal> goal = GoalUnit.box("search-goal", "what is looked for", "");
   private final ComboBox<Goal> against = GoalUnit.box("search-against", "second goal", "nothing");
   private final TextField money = field("search-money", "any");
@@ -52,6 +57,7 @@ final class SearchWishes extends VBox {
     super(8);
     this.session = session;
     list = new ChangeList(session);
+    parts = new PartList(session);
     goal.getItems().setAll(Goal.values());
     against.getItems().add(null);
     against.getItems().addAll(Goal.values());
@@ -108,28 +114,50 @@ final class SearchWishes extends VBox {
     return all;
   }
 
-  /** The changes of the build's ladder; those that were taken out stay out. */
+  /**
+   * The changes of the build's ladder, and the shop's other parts that fit it: those are tried
+   * where they are taken in, and of parts that set the same at most one. What was chosen stays so.
+   */
   void show() {
     vacuumUnit.setText(pressure().symbol());
-    List<Change> now;
+    List<Change> ladder;
+    var now = new ArrayList<Change>();
     try {
-      now = list.all();
+      ladder = list.all();
+      now.addAll(ladder);
+      for (var part : parts.offered()) {
+        boolean has = ladder.stream().anyMatch(c -> c.name().equals(part.name()));
+        if (!has && fits(part.change())) {
+          now.add(part.change());
+        }
+      }
     } catch (IllegalArgumentException e) {
-      now = List.of();
+      ladder = List.of();
+      now.clear();
     }
     if (!now.equals(shown) || changes.getChildren().isEmpty()) {
-      var out = boxes().filter(b -> !b.isSelected()).map(CheckBox::getText).toList();
-      shown = now;
+      var chosen =
+          boxes().collect(Collectors.toMap(CheckBox::getText, CheckBox::isSelected, (x, y) -> x));
+      shown = List.copyOf(now);
       changes.getChildren().clear();
       for (int i = 0; i < now.size(); i++) {
         var box = new CheckBox(now.get(i).name());
         box.setId("search-change-" + (i + 1));
-        box.setSelected(!out.contains(box.getText()));
+        box.setSelected(chosen.getOrDefault(box.getText(), i < ladder.size()));
         changes.getChildren().add(box);
       }
     }
     Page.show(changes, !now.isEmpty());
     Page.show(none, now.isEmpty());
+  }
+
+  private boolean fits(Change change) {
+    try {
+      change.on(session.build().combination());
+      return true;
+    } catch (DoesNotFit e) {
+      return false;
+    }
   }
 
   private Measure pressure() {
