@@ -1,13 +1,19 @@
 package grandbore.desktop.session;
 
 import grandbore.book.Backups;
+import grandbore.book.FormatException;
 import grandbore.book.Journal;
+import grandbore.book.KeptStudy;
 import grandbore.book.Opened;
 import grandbore.book.ShopBook;
+import grandbore.book.StudyJson;
 import grandbore.book.Summary;
+import grandbore.core.combination.InvalidInput;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.ExecutorService;
@@ -102,9 +108,33 @@ public final class Books implements AutoCloseable {
         .thenApply(laid -> new Session.Over(build, laid.build(), Bench.of(laid).engine()));
   }
 
+  /**
+   * A kept study as the book has it.
+   *
+   * @param note its number
+   * @param study empty where it can't be read
+   * @param trouble why not, empty where it can
+   */
+  public record StudyRead(
+      long build, long note, Instant at, Optional<KeptStudy> study, String trouble) {
+    private static StudyRead of(ShopBook.StudyOf s) {
+      try {
+        var study = StudyJson.read(s.study().document());
+        return new StudyRead(s.build(), s.kept().id(), s.kept().at(), Optional.of(study), "");
+      } catch (FormatException | InvalidInput e) {
+        return new StudyRead(
+            s.build(),
+            s.kept().id(),
+            s.kept().at(),
+            Optional.empty(),
+            String.valueOf(e.getMessage()));
+      }
+    }
+  }
+
   /** The kept studies of all builds, also of those thrown away, the oldest first. */
-  public CompletableFuture<List<ShopBook.StudyOf>> studies() {
-    return readAfter(book::studies);
+  public CompletableFuture<List<StudyRead>> studies() {
+    return readAfter(() -> book.studies().stream().map(StudyRead::of).toList());
   }
 
   /** The dated copies of the book, the newest first. */

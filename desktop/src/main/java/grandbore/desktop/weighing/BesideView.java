@@ -221,33 +221,34 @@ final class BesideView extends VBox {
       asking.forget();
       return;
     }
-    var engines = new ArrayList<BuiltEngine>();
-    var names = new ArrayList<String>();
-    engines.add(session.engine());
-    names.add(session.build().name());
-    for (var o : others) {
-      engines.add(o.engine());
-      names.add(o.build().name());
-    }
+    // As they are now: what is added or taken away while they run is another question.
+    var all = new ArrayList<Session.Over>();
+    all.add(new Session.Over(session.id(), session.build(), session.engine()));
+    all.addAll(others);
+    var engines = all.stream().map(Session.Over::engine).toList();
+    var names = all.stream().map(o -> o.build().name()).toList();
+    var money = money();
     var units = session.build().units();
     var band = WantedBand.of(session.build().combination().brief());
     var speeds = session.build().speeds().points(POINTS);
     var keys = engines.stream().map(BuiltEngine::key).toList();
-    if (!asking.isNew(keys, names, units, band, speeds, spent.spent())) {
+    if (!asking.isNew(keys, names, money, units, band, speeds, spent.spent())) {
       return;
     }
     found.setOpacity(0.45);
     service.ask(
         new CompareStudy(engines, speeds, Fidelity.PLACED),
-        curves -> show(engines, names, curves, band, new Shown(units)));
+        curves -> show(all, money, curves, band, new Shown(units)));
   }
 
   private void show(
-      List<BuiltEngine> engines,
-      List<String> names,
+      List<Session.Over> all,
+      List<Double> money,
       List<Curve> curves,
       WantedBand band,
       Shown shown) {
+    var engines = all.stream().map(Session.Over::engine).toList();
+    var names = all.stream().map(o -> o.build().name()).toList();
     found.setOpacity(1);
     status.setText("");
     var powers = new ArrayList<Line>();
@@ -266,9 +267,8 @@ final class BesideView extends VBox {
     var parts = new ArrayList<Node>();
     parts.add(PlotPane.pair(power, gain));
     parts.add(spent);
-    parts.add(
-        new BesideFigures(engines, names, curves, band, spent.spent(), money(), shown.units()));
-    limits(engines, names, curves);
+    parts.add(new BesideFigures(engines, names, curves, band, spent.spent(), money, shown.units()));
+    limits(all, names, curves);
     why.of(engines.getFirst(), engines.getLast(), names.getLast(), band, shown);
     parts.add(why);
     parts.add(limits);
@@ -283,15 +283,15 @@ final class BesideView extends VBox {
   }
 
   /** Their limits once those are told, in their place. */
-  private void limits(List<BuiltEngine> engines, List<String> names, List<Curve> curves) {
+  private void limits(List<Session.Over> all, List<String> names, List<Curve> curves) {
     limits.getChildren().clear();
-    var all = new ArrayList<LimitsStudy.One>();
-    for (int i = 0; i < engines.size(); i++) {
-      var build = i == 0 ? session.build() : others.get(i - 1).build();
-      all.add(new LimitsStudy.One(build, engines.get(i), curves.get(i)));
+    var each = new ArrayList<LimitsStudy.One>();
+    for (int i = 0; i < all.size(); i++) {
+      each.add(new LimitsStudy.One(all.get(i).build(), all.get(i).engine(), curves.get(i)));
     }
     limiting.ask(
-        new LimitsStudy(all), found -> limits.getChildren().setAll(new BesideLimits(names, found)));
+        new LimitsStudy(each),
+        found -> limits.getChildren().setAll(new BesideLimits(names, found)));
   }
 
   private static Line line(String name, Curve curve, Shown shown) {

@@ -1,14 +1,10 @@
 package grandbore.desktop.weighing;
 
 import grandbore.book.BuildDocument;
-import grandbore.book.FormatException;
 import grandbore.book.KeptStudy;
-import grandbore.book.ShopBook;
-import grandbore.book.StudyJson;
 import grandbore.book.Summary;
 import grandbore.core.asked.Answer;
 import grandbore.core.asked.Question;
-import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.ModelVersion;
 import grandbore.core.runs.Urgency;
@@ -76,24 +72,20 @@ final class KeptStudiesView extends VBox {
                 });
   }
 
-  private void show(List<ShopBook.StudyOf> all) {
+  private void show(List<Books.StudyRead> all) {
     cards.getChildren().clear();
-    // The newest first, those of the build on the bench before all others.
-    for (var of : all.reversed()) {
-      if (of.build() == session.id()) {
-        cards.getChildren().add(card(of));
-      }
-    }
-    for (var of : all.reversed()) {
-      if (of.build() != session.id()) {
-        cards.getChildren().add(card(of));
-      }
-    }
+    // Those of the build on the bench before all others, of each the newest first.
+    var here = all.reversed().stream().filter(of -> of.build() == session.id()).toList();
+    here.forEach(of -> cards.getChildren().add(card(of)));
+    all.reversed().stream()
+        .filter(of -> of.build() != session.id())
+        .forEach(of -> cards.getChildren().add(card(of)));
     if (opened.getChildren().isEmpty()) {
-      all.reversed().stream()
-          .filter(of -> of.build() == session.id())
+      // The newest that can be read, so that something is seen at once.
+      here.stream()
+          .filter(of -> of.study().isPresent())
           .findFirst()
-          .ifPresent(this::openFirst);
+          .ifPresent(of -> open(of.study().orElseThrow().answer(), answered(of)));
     }
     if (all.isEmpty()) {
       cards
@@ -105,61 +97,49 @@ final class KeptStudiesView extends VBox {
     }
   }
 
-  /** The newest of the build on the bench, so that something is seen at once. */
-  private void openFirst(ShopBook.StudyOf of) {
-    try {
-      open(StudyJson.read(of.study().document()).answer(), answered(of));
-    } catch (FormatException | InvalidInput e) {
-      // Its card says what is wrong with it.
-      opened.getChildren().clear();
-    }
+  private static String answered(Books.StudyRead of) {
+    return "As it was answered, " + SHOWN.format(of.at());
   }
 
-  private static String answered(ShopBook.StudyOf of) {
-    return "As it was answered, " + SHOWN.format(of.kept().at());
-  }
-
-  private Node card(ShopBook.StudyOf of) {
-    String at = SHOWN.format(of.kept().at());
-    long id = of.kept().id();
-    try {
-      var study = StudyJson.read(of.study().document());
-      var open = Page.button("Open", "kept-open-" + id);
-      open.setOnAction(e -> open(study.answer(), answered(of)));
-      var now = Page.button("Ask the engine on the bench", "kept-now-" + id);
-      now.setOnAction(
-          e -> {
-            keeper.asked(study.asked());
-            ask(study.asked(), session.engine(), "Of " + session.build().name() + ", now", true);
-          });
-      var then = Page.button("Ask it again as it was", "kept-then-" + id);
-      then.setOnAction(
-          e ->
-              ask(
-                  study.asked(),
-                  study.of().engine(),
-                  "Of %s as it was on %s, by this model".formatted(name(study.of()), at),
-                  false));
-      var buttons = new FlowPane(6, 4, open, now, then);
-      if (of.build() == session.id()) {
-        var strike = Page.button("Strike it out", "kept-strike-" + id);
-        strike.setOnAction(e -> session.strikeNote(id, true));
-        buttons.getChildren().add(strike);
-      }
-      buttons.getChildren().forEach(b -> b.getStyleClass().addAll("flat", "small"));
-      buttons.setAlignment(Pos.CENTER_LEFT);
-      var said = new Label(study.answer().said());
-      said.setWrapText(true);
-      return new VBox(
-          3,
-          Page.part(study.asked().title()),
-          said,
-          Page.hint(
-              "%s%s, %s, %s".formatted(name(study.of()), where(of.build()), at, model(study))),
-          buttons);
-    } catch (FormatException | InvalidInput e) {
-      return Page.hint("✕ The study of %s can't be read: %s".formatted(at, e.getMessage()));
+  private Node card(Books.StudyRead of) {
+    String at = SHOWN.format(of.at());
+    if (of.study().isEmpty()) {
+      return Page.hint("✕ The study of %s can't be read: %s".formatted(at, of.trouble()));
     }
+    long id = of.note();
+    var study = of.study().get();
+    var open = Page.button("Open", "kept-open-" + id);
+    open.setOnAction(e -> open(study.answer(), answered(of)));
+    var now = Page.button("Ask the engine on the bench", "kept-now-" + id);
+    now.setOnAction(
+        e -> {
+          keeper.asked(study.asked());
+          ask(study.asked(), session.engine(), "Of " + session.build().name() + ", now", true);
+        });
+    var then = Page.button("Ask it again as it was", "kept-then-" + id);
+    then.setOnAction(
+        e ->
+            ask(
+                study.asked(),
+                study.of().engine(),
+                "Of %s as it was on %s, by this model".formatted(name(study.of()), at),
+                false));
+    var buttons = new FlowPane(6, 4, open, now, then);
+    if (of.build() == session.id()) {
+      var strike = Page.button("Strike it out", "kept-strike-" + id);
+      strike.setOnAction(e -> session.strikeNote(id, true));
+      buttons.getChildren().add(strike);
+    }
+    buttons.getChildren().forEach(b -> b.getStyleClass().addAll("flat", "small"));
+    buttons.setAlignment(Pos.CENTER_LEFT);
+    var said = new Label(study.answer().said());
+    said.setWrapText(true);
+    return new VBox(
+        3,
+        Page.part(study.asked().title()),
+        said,
+        Page.hint("%s%s, %s, %s".formatted(name(study.of()), where(of.build()), at, model(study))),
+        buttons);
   }
 
   private static String model(KeptStudy study) {
