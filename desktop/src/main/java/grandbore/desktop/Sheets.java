@@ -8,6 +8,8 @@ import grandbore.desktop.find.Command;
 import grandbore.desktop.find.FindSheet;
 import grandbore.desktop.find.KeysCard;
 import grandbore.desktop.find.Target;
+import grandbore.desktop.help.HelpPage;
+import grandbore.desktop.help.HelpSheet;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import java.util.function.Supplier;
@@ -58,6 +60,13 @@ final class Sheets implements Overlay {
 
   void keys(List<Command> commands) {
     show(new KeysCard(commands, this::close));
+  }
+
+  /** The guide at one of its pages, and of that at one of its parts. */
+  void help(HelpPage page, String part) {
+    var sheet = new HelpSheet(this::close);
+    show(sheet);
+    Platform.runLater(() -> sheet.open(page, part));
   }
 
   /** The list is made once: what it shows follows the book. */

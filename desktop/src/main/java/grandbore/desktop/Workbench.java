@@ -11,11 +11,13 @@ import grandbore.desktop.curve.CurvePane;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.find.Command;
 import grandbore.desktop.find.Findable;
+import grandbore.desktop.help.HelpPage;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Beginning;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Pages;
 import grandbore.desktop.station.Station;
+import grandbore.desktop.station.WantsLine;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -66,6 +68,7 @@ final class Workbench implements AutoCloseable {
     var foot = new FootLine(session, curves);
     transfer = new Transfer(session, () -> curves.stateProperty().get().curve(), foot::say);
     var curvePane = new CurvePane(session, curves, look);
+    curvePane.put(new WantsLine(session, curves, () -> rail.choose(Station.BRIEF)));
     var frame = new StackPane();
     var both = new StackPane(frame);
     sheets = new Sheets(session, frame, both);
@@ -115,7 +118,13 @@ final class Workbench implements AutoCloseable {
     commands = commands(guide);
     findable =
         new Findable(
-            session, commands, guide::toInput, guide::toReading, rail::choose, guide::toView);
+            session,
+            commands,
+            guide::toInput,
+            guide::toReading,
+            rail::choose,
+            guide::toView,
+            sheets::help);
     keys();
     curves.curve().subscribe(this::keepPeak);
   }
@@ -149,7 +158,12 @@ final class Workbench implements AutoCloseable {
   private List<Command> commands(Guide guide) {
     var all = new ArrayList<Command>();
     all.add(Command.of("Find anything", "Shortcut+K", () -> sheets.find(findable::all)));
-    all.add(Command.of("All keys", "F1", () -> sheets.keys(commands)));
+    all.add(
+        Command.of(
+            "Help for what is shown",
+            "F1",
+            () -> sheets.help(HelpPage.of(rail.chosenProperty().get()), "")));
+    all.add(Command.of("All keys", "Shift+F1", () -> sheets.keys(commands)));
     all.add(Command.of("Undo", "Shortcut+Z", session::undo));
     all.add(Command.of("Redo", "Shortcut+Y", session::redo));
     all.add(Command.of("New build", "Shortcut+N", sheets::fresh));

@@ -29,7 +29,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /**
  * Every view of every station: each control has a name that can be read out, each word a ground it
@@ -48,7 +47,7 @@ class AccessTest extends BenchTest {
   private void everyView(Consumer<String> look) {
     for (var station : Station.values()) {
       robot.interact(() -> bench.rail().choose(station));
-      WaitForAsyncUtils.waitForFxEvents();
+      Pulse.await();
       look.accept(station.title());
       for (var view : station.views()) {
         var found =

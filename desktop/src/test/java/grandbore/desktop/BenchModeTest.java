@@ -14,7 +14,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** One place at a time over the whole window, by number pad, pad on the screen or instrument. */
 class BenchModeTest extends BenchTest {
@@ -32,7 +31,7 @@ class BenchModeTest extends BenchTest {
     view(measurement);
     press("#bench-mode");
     until("bench mode", () -> isShown("#bench-numeral"));
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private List<Reading> readings() {
@@ -44,7 +43,7 @@ class BenchModeTest extends BenchTest {
     enter("measure-rod_bearing");
     assertThat(text("#bench-place")).isEqualTo(Measurement.ROD_BEARING.at(1, Reading.Side.NONE));
     robot.write("0.058");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#bench-numeral")).isEqualTo("0.058");
     robot.type(KeyCode.ENTER);
     until("kept", () -> readings().size() == 1);
@@ -58,12 +57,12 @@ class BenchModeTest extends BenchTest {
     assertThat(text("#bench-place")).isEqualTo(Measurement.ROD_BEARING.at(2, Reading.Side.NONE));
     // What can't be is refused in words and not kept; delete takes a digit back.
     robot.write("58").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(readings()).hasSize(1);
     assertThat(text("#bench-verdict")).startsWith("✕");
     robot.type(KeyCode.BACK_SPACE, KeyCode.BACK_SPACE);
     robot.write("/");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#bench-place")).isEqualTo(Measurement.ROD_BEARING.at(3, Reading.Side.NONE));
     robot.type(KeyCode.ESCAPE);
     until("back", () -> !isShown("#bench-numeral"));
@@ -84,7 +83,7 @@ class BenchModeTest extends BenchTest {
       enter("measure-main_bearing");
       robot.write("0.0523");
       robot.interact(() -> bench.scene().getRoot().layout());
-      WaitForAsyncUtils.waitForFxEvents();
+      Pulse.await();
       var numeral = robot.lookup("#bench-numeral").<Label>query();
       assertThat(0.72 * numeral.getFont().getSize()).isGreaterThan(LEAST_NUMERAL);
       var shown = (Text) numeral.lookup(".text");

@@ -87,7 +87,7 @@ class BenchStateTest extends BenchTest {
     double window = specified("bottomEnd.stroke");
     long id = bench.session().id();
     robot.interact(() -> bench.session().open(id));
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     until("read again", () -> bench.session().unstored() == 0);
     assertThat(specified("bottomEnd.stroke")).isEqualTo(window);
   }
@@ -220,7 +220,7 @@ class BenchStateTest extends BenchTest {
     edit("intake.throttles", 3);
     bench.session().settled().join();
     robot.interact(() -> bench.session().books().refresh());
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(bench.session().books().builds()).hasSize(2);
   }
 
@@ -235,18 +235,19 @@ class BenchStateTest extends BenchTest {
       }
       robot.interact(() -> bench.rail().choose(s));
       settle();
-      // Views ask once what they hang on has rested.
-      WaitForAsyncUtils.sleep(500, java.util.concurrent.TimeUnit.MILLISECONDS);
+      // Views ask once what they hang on has rested, and what comes is shown.
       until("all is solved", () -> bench.curves().runs().isIdle());
-      WaitForAsyncUtils.sleep(500, java.util.concurrent.TimeUnit.MILLISECONDS);
-      var pulses = new AtomicInteger();
-      Runnable count = pulses::incrementAndGet;
-      Platform.runLater(() -> bench.scene().addPostLayoutPulseListener(count));
-      WaitForAsyncUtils.sleep(1, java.util.concurrent.TimeUnit.SECONDS);
-      Platform.runLater(() -> bench.scene().removePostLayoutPulseListener(count));
-      WaitForAsyncUtils.waitForFxEvents();
-      assertThat(pulses.get()).as(s.title()).isLessThan(10);
+      until(s.title() + " rests", 30, () -> pulsesInASecond() < 10);
     }
+  }
+
+  private int pulsesInASecond() {
+    var pulses = new AtomicInteger();
+    Runnable count = pulses::incrementAndGet;
+    Platform.runLater(() -> bench.scene().addPostLayoutPulseListener(count));
+    WaitForAsyncUtils.sleep(1, java.util.concurrent.TimeUnit.SECONDS);
+    Platform.runLater(() -> bench.scene().removePostLayoutPulseListener(count));
+    return pulses.get();
   }
 
   /**

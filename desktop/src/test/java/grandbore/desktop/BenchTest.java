@@ -18,10 +18,12 @@ import grandbore.desktop.session.Beginning;
 import grandbore.desktop.station.Station;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -33,7 +35,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxToolkit;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window on a book of its own, driven by mouse and keyboard on the headless platform. */
 abstract class BenchTest {
@@ -71,7 +72,7 @@ abstract class BenchTest {
     try (var book = ShopBook.open(folder.resolve("book.sqlite"))) {
       documents().forEach(book::add);
       // The one touched last goes on the bench.
-      book.write(new Entry.Shelve(1, Summary.Place.BENCH, Instant.now().plusSeconds(1)));
+      book.write(new Entry.Shelve(1, Summary.Place.BENCH, Instant.now().plusMillis(20)));
     }
     start();
   }
@@ -110,10 +111,10 @@ abstract class BenchTest {
   static void until(String what, long seconds, BooleanSupplier holds) {
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
     while (!holds.getAsBoolean()) {
-      WaitForAsyncUtils.waitForFxEvents();
+      Pulse.await();
       assertThat(System.nanoTime()).as(what).isLessThan(end);
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   String text(String id) {
@@ -132,12 +133,12 @@ abstract class BenchTest {
     robot.interact(() -> robot.lookup(id).<TextField>query().requestFocus());
     robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
     robot.write(words).type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   void press(String id) {
     robot.interact(() -> robot.lookup(id).<Button>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   /** A view of a station. */
@@ -152,7 +153,7 @@ abstract class BenchTest {
 
   <T> void choose(String id, T value) {
     robot.interact(() -> robot.lookup(id).<ComboBox<T>>query().setValue(value));
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   /** Fits everything that brings inputs of its own. */
@@ -197,6 +198,22 @@ abstract class BenchTest {
   /** Shows a view of a station. */
   void view(String id) {
     robot.interact(() -> robot.lookup("#" + id).<ToggleButton>query().fire());
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
+  }
+
+  /** All words under a node. */
+  final List<String> words(String id) {
+    var all = new ArrayList<String>();
+    robot.interact(() -> collect(robot.lookup(id).query(), all));
+    return all;
+  }
+
+  private static void collect(Node node, List<String> into) {
+    if (node instanceof Labeled l && l.isVisible()) {
+      into.add(l.getText());
+    }
+    if (node instanceof Parent p) {
+      p.getChildrenUnmodifiable().forEach(c -> collect(c, into));
+    }
   }
 }

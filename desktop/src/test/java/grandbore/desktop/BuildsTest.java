@@ -14,7 +14,6 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Builds begun, found, named, copied and put away, by keyboard. */
 class BuildsTest extends BenchTest {
@@ -31,7 +30,7 @@ class BuildsTest extends BenchTest {
 
   private void keys(KeyCode key) {
     robot.press(KeyCode.CONTROL).type(key).release(KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private void into(String field, String words) {

@@ -18,7 +18,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The measured book: entry, bands, doubts, tasks, torque, sign-offs, findings, backups. */
 class ClearancesTest extends BenchTest {
@@ -34,7 +33,7 @@ class ClearancesTest extends BenchTest {
     view("bench-readings");
     robot.clickOn("#group-" + group);
     robot.clickOn("#measure-" + measure);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private int count() {
@@ -191,7 +190,7 @@ class ClearancesTest extends BenchTest {
     until("kept", () -> count() == 1);
     view("bench-book");
     press("#book-backup");
-    assertThat(text("#book-says")).contains("A backup was made");
+    until("made", () -> text("#book-says").contains("A backup was made"));
     robot.interact(
         () ->
             bench

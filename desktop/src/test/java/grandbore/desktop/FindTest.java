@@ -11,6 +11,7 @@ import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.composition.Side;
 import grandbore.desktop.find.Matches;
 import grandbore.desktop.find.Target;
+import grandbore.desktop.help.HelpPage;
 import grandbore.desktop.look.TextSize;
 import grandbore.desktop.station.Station;
 import java.util.ArrayList;
@@ -21,7 +22,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Anything is found by its name and gone to; the window's room is divided as one likes. */
 class FindTest extends BenchTest {
@@ -68,7 +68,7 @@ class FindTest extends BenchTest {
     find("rod bearing clear");
     assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.CLEARANCES);
     robot.write("0.0023").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(bench.session().readings().all())
         .anyMatch(r -> r.measurement() == Measurement.ROD_BEARING && r.place() == 1);
     find("turbine eff");
@@ -86,7 +86,7 @@ class FindTest extends BenchTest {
     until("found", () -> !robot.lookup("#find-list").<ListView<?>>query().getItems().isEmpty());
     robot.type(KeyCode.ENTER);
     until("gone", () -> !isShown("#find-text"));
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   /** Every input of an engine that has all parts is gone to. */
@@ -138,7 +138,7 @@ class FindTest extends BenchTest {
     assertThat(focused()).isEqualTo("bottomEnd-stroke-text");
     double stroke = combination().bottomEnd().stroke().si();
     robot.write("81.5 mm").type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(combination().bottomEnd().stroke().si()).isNotEqualTo(stroke);
     find("chamber vol");
     find("main bearing clear");
@@ -153,7 +153,7 @@ class FindTest extends BenchTest {
   /** All keys on one card, each with what it does. */
   @Test
   void theCardNamesTheKeysThatWork() {
-    robot.type(KeyCode.F1);
+    robot.press(KeyCode.SHIFT).type(KeyCode.F1).release(KeyCode.SHIFT);
     until("the card", () -> isShown("#keys-close"));
     assertThat(robot.lookup(".find .label").queryAllAs(Label.class))
         .extracting(Label::getText)
@@ -161,8 +161,36 @@ class FindTest extends BenchTest {
     robot.type(KeyCode.ESCAPE);
     until("gone", () -> !isShown("#keys-close"));
     robot.press(KeyCode.CONTROL, KeyCode.DIGIT6).release(KeyCode.DIGIT6, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.HEADS);
+  }
+
+  /** The guide opens at the station that is shown, is searched, and its parts are found. */
+  @Test
+  void theGuideOpensWhereOneStandsAndIsSearched() {
+    robot.interact(() -> bench.rail().choose(Station.HEADS));
+    robot.type(KeyCode.F1);
+    until("the guide", () -> isShown("#help-read"));
+    var pages = robot.lookup("#help-pages").<ListView<HelpPage>>query();
+    assertThat(pages.getSelectionModel().getSelectedItem()).isEqualTo(HelpPage.HEADS);
+    assertThat(words("#help-read")).contains("The flow sheet");
+    robot.clickOn("#help-words").write("burette knurl");
+    Pulse.await();
+    assertThat(pages.getItems()).isEmpty();
+    type("#help-words", "chain slack");
+    assertThat(pages.getItems()).containsExactly(HelpPage.CAM);
+    assertThat(words("#help-read")).contains("Degree it");
+    robot.type(KeyCode.ESCAPE);
+    until("gone", () -> !isShown("#help-read"));
+    find("bench mode");
+    until("its page", () -> isShown("#help-read"));
+    until("its part", () -> isShown(".help-found"));
+    assertThat(text(".help-found")).isEqualTo("Bench mode");
+    assertThat(words("#help-read")).contains("Clearances");
+    // Every station has a page, and every page says something.
+    for (var station : Station.values()) {
+      assertThat(HelpPage.of(station).parts()).as(station.title()).hasSizeGreaterThan(2);
+    }
   }
 
   /** The curve's pane is narrowed, widened and thrown over the window, and is so next time. */
@@ -182,7 +210,7 @@ class FindTest extends BenchTest {
     double share = bench.composition().sideProperty().get().share();
     robot.press(KeyCode.CONTROL, KeyCode.T).release(KeyCode.T, KeyCode.CONTROL);
     robot.press(KeyCode.CONTROL, KeyCode.L).release(KeyCode.L, KeyCode.CONTROL);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     stop();
     start();
     assertThat(bench.composition().sideProperty().get())

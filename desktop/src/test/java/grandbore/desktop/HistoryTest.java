@@ -18,7 +18,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Edits, readings and notes in any order: undo walks back through all of them, redo forward. */
 class HistoryTest extends BenchTest {
@@ -48,7 +47,7 @@ class HistoryTest extends BenchTest {
   private void done(Runnable what) {
     robot.interact(what);
     bench.session().settled().join();
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private void opened(long build) {

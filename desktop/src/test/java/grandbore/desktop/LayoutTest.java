@@ -31,7 +31,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Nothing is cut off and no inputs lie over one another, at any station, size or unit system. */
 class LayoutTest extends BenchTest {
@@ -50,7 +49,7 @@ class LayoutTest extends BenchTest {
           stage.setWidth(width);
           stage.setHeight(height);
         });
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private void choose(Station station) {
@@ -66,7 +65,7 @@ class LayoutTest extends BenchTest {
             bench.scene().getRoot().applyCss();
             bench.scene().getRoot().layout();
           });
-      WaitForAsyncUtils.waitForFxEvents();
+      Pulse.await();
     }
   }
 

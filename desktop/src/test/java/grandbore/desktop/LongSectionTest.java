@@ -18,7 +18,6 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The whole engine at once: solved, turned, typed on, gone through, another laid over it. */
 class LongSectionTest extends BenchTest {
@@ -42,7 +41,7 @@ class LongSectionTest extends BenchTest {
   private void solved() {
     until("the trace", () -> text("#long-section-status").startsWith("cylinder 1 at"));
     until("nothing else is solved", () -> bench.curves().runs().isIdle());
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   /** The colours of a part of the page, every third pixel. */
@@ -75,7 +74,7 @@ class LongSectionTest extends BenchTest {
       robot.type(KeyCode.RIGHT);
     }
     robot.release(KeyCode.SHIFT);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(pixels(".long-section")).isNotEqualTo(before);
     var pressure = pixels(".wave-map");
     for (var tint : List.of("tint-speed", "tint-temperature", "tint-burned")) {
@@ -128,7 +127,7 @@ class LongSectionTest extends BenchTest {
     for (double y = 110; y < 260; y += 6) {
       if (bench.rail().chosenProperty().get() == Station.ENGINE) {
         robot.clickOn(section.localToScreen(0.75 * section.getWidth(), y));
-        WaitForAsyncUtils.waitForFxEvents();
+        Pulse.await();
       }
     }
     assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.BREATHING);
@@ -169,7 +168,7 @@ class LongSectionTest extends BenchTest {
                                       .with("exhaust.kind", kind)
                                       .with("exhaust.outlet", outlet))));
           robot.interact(() -> bench.scene().getRoot().layout());
-          WaitForAsyncUtils.waitForFxEvents();
+          Pulse.await();
           apart("%s %s %s".formatted(manifold, kind, outlet));
         }
       }

@@ -17,7 +17,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** What a builder works out before the machine shop, at the first three stations. */
 class PaperworkTest extends BenchTest {
@@ -97,7 +96,7 @@ class PaperworkTest extends BenchTest {
           field.clear();
         });
     robot.type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#check-main_bearing_fit")).startsWith("say ");
     assertThat(combination().partSizes().mainHousing().isKnown()).isFalse();
   }

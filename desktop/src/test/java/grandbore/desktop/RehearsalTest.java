@@ -17,7 +17,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Measurements led step by step with the simulated instruments, from set-up to verdict. */
 class RehearsalTest extends BenchTest {
@@ -218,7 +217,7 @@ class RehearsalTest extends BenchTest {
             console.setText(line);
             console.getOnAction().handle(null);
           });
-      WaitForAsyncUtils.waitForFxEvents();
+      Pulse.await();
     }
     until("ticked", () -> bench.session().notes(Tick.class).size() == 1);
     assertThat(bench.session().notes(Tick.class).getFirst().what()).endsWith("caps/1");

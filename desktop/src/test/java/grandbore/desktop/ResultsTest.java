@@ -16,7 +16,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The prediction's pages and the inputs that belong to it, in the real window. */
 class ResultsTest extends BenchTest {
@@ -36,7 +35,7 @@ class ResultsTest extends BenchTest {
 
   private void station(String name) {
     robot.clickOn("#station-" + name);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private void quiet() {
@@ -107,7 +106,7 @@ class ResultsTest extends BenchTest {
     robot.clickOn("#view-losses");
     until("running", () -> text("#results-run-words").contains("without each loss"));
     robot.clickOn("#results-run-stop");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#results-run-words")).isEqualTo("Stopped.");
     assertThat(robot.lookup("#loss-table .input-label").queryAll()).isEmpty();
     assertThat(text("#results-run-stop")).isEqualTo("Run again");

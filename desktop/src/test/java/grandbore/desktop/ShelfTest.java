@@ -29,7 +29,6 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The shop's shelf in the window: a part is made, changed, put on the ladder and on the engine. */
 class ShelfTest extends BenchTest {
@@ -74,7 +73,7 @@ class ShelfTest extends BenchTest {
             robot.lookup("#shelf-new").<MenuButton>query().getItems().stream()
                 .filter(i -> i.getId().equals("shelf-new-HEADERS"))
                 .forEach(i -> i.fire()));
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#part-number")).isEqualTo("P-10");
     write("#part-name", "Headers of our own");
     write("#part-price", "dear");
@@ -121,7 +120,7 @@ class ShelfTest extends BenchTest {
     assertThat(parts().get(2).state()).isEqualTo(PartState.SOLD);
     assertThat(robot.lookup("#part-ladder-P-3").query().isDisabled()).isTrue();
     write("#shelf-words", "cam 222");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(cards()).isEqualTo(1);
     // An edit of a known part keeps its number and what it sets.
     press("#part-edit-P-5");

@@ -25,7 +25,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** Every station's inputs against the build they stand for. */
 class StationsTest extends BenchTest {
@@ -36,7 +35,7 @@ class StationsTest extends BenchTest {
 
   private void choose(Station station) {
     robot.interact(() -> bench.rail().choose(station));
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private void fieldsShowTheBuild(UnitSystem units, Set<String> seen) {
@@ -131,7 +130,7 @@ class StationsTest extends BenchTest {
         robot.interact(() -> ((TextField) input.lookup(".text-field")).requestFocus());
       }
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(bench.session().build()).isSameAs(before);
   }
 

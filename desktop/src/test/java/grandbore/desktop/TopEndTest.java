@@ -57,7 +57,7 @@ class TopEndTest extends BenchTest {
     var to =
         ring.localToScreen(ring.getWidth() / 2 + 130 * Math.sin(turn), 210 - 130 * Math.cos(turn));
     robot.drag(from.getX(), from.getY()).dropTo(to.getX(), to.getY());
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     double moved = Math.toDegrees(combination().cam().intakeCentreline().si() - before);
     assertThat(moved).isBetween(5.0, 7.0);
     assertThat(Math.IEEEremainder(moved, 0.5)).isCloseTo(0, within(1e-9));
@@ -126,7 +126,7 @@ class TopEndTest extends BenchTest {
     until("moves", () -> Math.abs(cursor.getValue() - before) > 20);
     assertThat(text("#plot-wave-valves-reading")).contains("intake", "exhaust");
     robot.clickOn("#station-brief");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     double left = cursor.getValue();
     WaitForAsyncUtils.sleep(300, java.util.concurrent.TimeUnit.MILLISECONDS);
     assertThat(cursor.getValue()).isEqualTo(left);

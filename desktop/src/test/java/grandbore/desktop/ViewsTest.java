@@ -49,7 +49,7 @@ class ViewsTest extends BenchTest {
 
   private void station(Station s) {
     robot.interact(() -> bench.rail().choose(s));
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   private boolean isBusy() {

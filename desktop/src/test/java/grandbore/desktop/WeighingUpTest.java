@@ -8,29 +8,24 @@ import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.doubt.Uncertain;
 import grandbore.core.prediction.EngineKey;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.Doubt;
 import grandbore.core.studies.Goal;
 import grandbore.desktop.station.Station;
 import grandbore.desktop.weighing.LadderView;
-import grandbore.desktop.weighing.SpentTime;
 import java.nio.file.Files;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.Node;
-import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
-/** Builds side by side, and an input swept from where it stands to the best of it in the build. */
+/** An input swept from where it stands to the best of it in the build; searches, ladders, maps. */
 class WeighingUpTest extends BenchTest {
   @Override
   Station station() {
@@ -60,63 +55,6 @@ class WeighingUpTest extends BenchTest {
   private void go(String view) {
     robot.interact(() -> bench.rail().choose(Station.WEIGHING));
     view(view);
-  }
-
-  /** All words under a node. */
-  private List<String> words(String id) {
-    var all = new ArrayList<String>();
-    robot.interact(() -> collect(robot.lookup(id).query(), all));
-    return all;
-  }
-
-  private static void collect(Node node, List<String> into) {
-    if (node instanceof Labeled l && l.isVisible()) {
-      into.add(l.getText());
-    }
-    if (node instanceof Parent p) {
-      p.getChildrenUnmodifiable().forEach(c -> collect(c, into));
-    }
-  }
-
-  @Test
-  void twoBuildsAreHeldAgainstTheOneOnTheBench() throws Exception {
-    go("weighing-beside");
-    robot.clickOn("#beside-add").clickOn("#beside-2");
-    until("their figures", () -> isShown("#beside-figures"));
-    robot.clickOn("#beside-add").clickOn("#beside-3");
-    until(
-        "both",
-        () -> isShown("#beside-figures") && words("#beside-figures").contains("The same again"));
-    var figures = words("#beside-figures");
-    int gained = figures.indexOf("Gained by it");
-    // More compression gives more; the same again nothing that can be told.
-    assertThat(figures.get(gained + 2)).startsWith("+").endsWith("kW");
-    assertThat(figures.get(gained + 3)).isEqualTo("no difference it can tell");
-    var inputs = words("#beside-inputs");
-    assertThat(inputs).contains("Compression", "Chamber volume");
-    assertThat(inputs).doesNotContain("Breathing");
-    // The limits of all three beside one another, the tightest first.
-    until("their limits", () -> isShown("#beside-limits"));
-    var limits = words("#beside-limits");
-    assertThat(limits).contains("Simulated knock margin, worst speed");
-    int knock = limits.indexOf("Simulated knock margin, worst speed");
-    assertThat(limits.get(knock + 1)).isEqualTo(limits.get(knock + 3)).matches(".* (left|beyond)");
-    assertThat(limits.get(knock + 2)).isNotEqualTo(limits.get(knock + 1));
-    // By the time it spends at speeds, typed or from a log.
-    type("#spent-words", "4500 two");
-    assertThat(words("#spent-time")).anyMatch(w -> w.contains("4500 two"));
-    type("#spent-words", "4500 1, 5500 3");
-    until("weighted", () -> words("#beside-figures").contains("Average power by time at speed"));
-    assertThat(text("#spent-words")).isEqualTo("4500 25.0, 5500 75.0");
-    var log = Files.writeString(folder.resolve("log.csv"), "time,rpm\n0,5100\n1,5130\n2,0\n");
-    robot.interact(() -> robot.lookup("#spent-time").<SpentTime>query().read(log));
-    assertThat(text("#spent-words")).isEqualTo("5125 100");
-    // One taken away is gone from the table, and comes back from the list.
-    robot.clickOn("#beside-chip-3");
-    until("one of them", () -> !words("#beside-figures").contains("The same again"));
-    robot.clickOn("#beside-chip-2");
-    WaitForAsyncUtils.waitForFxEvents();
-    assertThat(robot.lookup("#beside-figures").tryQuery()).isEmpty();
   }
 
   /** One key from an input to its sweep; the best value goes into the build, and back by undo. */
@@ -186,15 +124,22 @@ class WeighingUpTest extends BenchTest {
     return known.get().orElseThrow().doubt();
   }
 
-  private static double width(Doubt doubt) {
-    return doubt.score().high() - doubt.score().low();
+  /** How far the chamber's volume was drawn from where it stands, m³; nought where it was not. */
+  private static double spread(Doubt doubt) {
+    return doubt.inputs().stream()
+        .filter(u -> u.path().equals("compression.chamberVolume"))
+        .mapToDouble(Uncertain::spread)
+        .sum();
   }
 
   /** From what carries the doubt to its reading, and back to a narrower band. */
   @Test
-  void theListOfWhatToMeasureLeadsToTheReadingAndTheBandNarrows() {
+  void theListOfWhatToMeasureLeadsToTheReadingAndItIsKnownBetter() {
+    robot.interact(() -> bench.curves().doubt().samplesProperty().set(60));
     go("weighing-doubt");
+    assertThat(robot.lookup("#doubt-samples").<ComboBox<Integer>>query().getValue()).isEqualTo(60);
     var before = whole(null);
+    assertThat(before.wanted()).isEqualTo(60);
     until("shares", () -> isShown("#settle-compression-chamberVolume"));
     assertThat(text("#doubt-says")).contains("samples of what its inputs allow", "own doubt");
     assertThat(text("#curve-status")).contains("band: four fifths of ");
@@ -225,7 +170,7 @@ class WeighingUpTest extends BenchTest {
         });
     go("weighing-doubt");
     var after = whole(key);
-    assertThat(width(after)).isLessThan(0.97 * width(before));
+    assertThat(spread(after)).isPositive().isLessThan(0.5 * spread(before));
     // What was measured is not to be measured.
     until("shares again", () -> isShown("#settle-intake-throttleFlow"));
     assertThat(isShown("#settle-compression-chamberVolume")).isFalse();
@@ -257,33 +202,33 @@ class WeighingUpTest extends BenchTest {
     robot.clickOn("#change-close");
     assertThat(words("#change-writer")).anyMatch(w -> w.contains("many"));
     assertThat(session.build().combination()).as("nothing is lost").isNotEqualTo(before);
-    robot.interact(() -> robot.lookup("#change-price").<TextField>query().setText("300"));
+    robot.interact(() -> robot.lookup("#change-price").<TextField>query().setText("100"));
     robot.clickOn("#change-close");
     assertThat(session.build().combination()).isEqualTo(before);
     assertThat(rungs()).containsExactly("1  Freer throttles");
 
     // The difference of another build is the second.
     robot.clickOn("#ladder-from");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     robot.clickOn("Tight four");
     until("two", () -> rungs().size() == 2);
     until("run", () -> isShown("#ladder-pairs") && !words("#ladder-pairs").contains("–"));
     var first = words("#ladder-table");
-    assertThat(first).contains("300", "All of it");
+    assertThat(first).contains("100", "All of it");
 
     // Two stages, each with its subtotal.
     press("#rung-stage-1");
     until("staged", () -> words("#ladder-table").contains("Stage 2"));
     var staged = words("#ladder-table");
     int one = staged.indexOf("Stage 1");
-    assertThat(staged.get(one + 1)).isEqualTo("300");
+    assertThat(staged.get(one + 1)).isEqualTo("100");
     press("#rung-stage-1");
     assertThat(words("#ladder-table")).doesNotContain("Stage 1");
 
     // Moved by a key, taken back by undo.
     robot.interact(() -> robot.lookup("#rung-2").query().requestFocus());
     robot.press(KeyCode.ALT).type(KeyCode.UP).release(KeyCode.ALT);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(rungs()).containsExactly("1  As Tight four", "2  Freer throttles");
     robot.interact(session::undo);
     assertThat(rungs()).containsExactly("1  Freer throttles", "2  As Tight four");
@@ -319,25 +264,6 @@ class WeighingUpTest extends BenchTest {
                     }));
   }
 
-  /** The shares of a difference add up to it. */
-  @Test
-  void whyTwoBuildsDifferIsSharedOut() {
-    go("weighing-beside");
-    robot.clickOn("#beside-add");
-    WaitForAsyncUtils.waitForFxEvents();
-    robot.clickOn("Tight four");
-    until("compared", () -> isShown("#why-ask"));
-    robot.interact(() -> robot.lookup("#why-ask").<Button>query().fire());
-    until("shared", () -> isShown("#why-table"));
-    var all = words("#why-table");
-    int one = all.indexOf("compression, size and burn");
-    int whole = all.indexOf("All of it");
-    assertThat(one).isPositive();
-    // Only compression differs: its share is all of it.
-    assertThat(all.subList(one + 1, one + 4)).isEqualTo(all.subList(whole + 1, whole + 4));
-    assertThat(all.get(one + 1)).matches("\\+\\d+\\.\\d");
-  }
-
   /** What is free is searched, stopped, gone on with, and the best goes into the build. */
   @Test
   void theBestOfASearchGoesIntoTheBuild() {
@@ -349,13 +275,13 @@ class WeighingUpTest extends BenchTest {
     robot.interact(() -> robot.lookup("#search-candidates").<TextField>query().setText("some"));
     robot.clickOn("#search-go");
     assertThat(words("#search-view")).anyMatch(w -> w.contains("Candidates") && w.contains("some"));
-    robot.interact(() -> robot.lookup("#search-candidates").<TextField>query().setText("300"));
+    robot.interact(() -> robot.lookup("#search-candidates").<TextField>query().setText("100"));
     robot.clickOn("#search-go");
     until("some judged", () -> isShown("#search-progress"));
     robot.clickOn("#search-run-stop");
     until("stopped", () -> "Stopped.".equals(text("#search-run-words")));
     robot.clickOn("#search-go");
-    until("searched", () -> text("#search-status").startsWith("300 candidates, seed 1."));
+    until("searched", () -> text("#search-status").startsWith("100 candidates, seed 1."));
     assertThat(text("#search-status")).contains("Every cylinder solved");
 
     var field = Specs.field("exhaust.primaryLength");
@@ -383,7 +309,7 @@ class WeighingUpTest extends BenchTest {
     var session = bench.session();
     // From the mouse on an input to its sweep.
     robot.rightClickOn("#exhaust-primaryLength-text");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     robot.clickOn("#input-sweep");
     until("the station", () -> bench.rail().chosenProperty().get() == Station.WEIGHING);
     assertThat(robot.lookup("#sweep-input").<ComboBox<?>>query().getValue().toString())

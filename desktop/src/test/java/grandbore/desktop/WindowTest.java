@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
 import grandbore.core.clearances.Measurement;
+import grandbore.core.combination.Provenance;
+import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.Fidelity;
@@ -23,6 +25,7 @@ import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.Slider;
@@ -31,7 +34,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 
 /** The real window, driven by mouse and keyboard on the toolkit's headless platform. */
 class WindowTest extends BenchTest {
@@ -64,7 +66,7 @@ class WindowTest extends BenchTest {
   private void click(String id, String text) {
     robot.clickOn(id).press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
     robot.write(text).type(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
   }
 
   /** One cylinder sketches a cross-plane V8's curve, four of eight make it; beside it its like. */
@@ -131,7 +133,7 @@ class WindowTest extends BenchTest {
     assertThat(numbers.get(2)).isEqualTo("%.0f".formatted(point.power() / 745.69987));
     var before = bench.session().build().combination().bottomEnd().bore().provenance();
     robot.clickOn("#bottomEnd-bore-mark");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(bench.session().build().combination().bottomEnd().bore().provenance())
         .isNotEqualTo(before);
   }
@@ -149,7 +151,7 @@ class WindowTest extends BenchTest {
     click("#bottomEnd-bore-text", "wide");
     assertThat(text("#bottomEnd-bore-refusal")).contains("can't be read");
     robot.type(KeyCode.ESCAPE);
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#bottomEnd-bore-text")).isEqualTo("4.094");
     assertThat(robot.lookup("#bottomEnd-bore-refusal").<Label>query().isVisible()).isFalse();
   }
@@ -160,7 +162,7 @@ class WindowTest extends BenchTest {
     robot.clickOn("#station-clearances");
     String specified = text("#figure-static_compression");
     robot.clickOn("#measure-chamber");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     // Enter keeps each reading and waits at the next place: no mouse between them.
     robot.clickOn("#chamber-volume-1-text");
     for (int i = 1; i <= 8; i++) {
@@ -177,7 +179,7 @@ class WindowTest extends BenchTest {
     stop();
     start();
     robot.clickOn("#station-clearances");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#figure-static_compression")).isEqualTo(measured);
     assertThat(bench.session().readings().over(Measurement.CHAMBER, 8)).hasSize(8);
     assertThat(power()).isCloseTo(after, org.assertj.core.data.Percentage.withPercentage(0.3));
@@ -186,7 +188,7 @@ class WindowTest extends BenchTest {
   @Test
   void aBadReadingIsRefusedAndAHalfReadDeckSaysSo() {
     robot.clickOn("#station-clearances");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     click("#deck-clearance-2-thrust-text", "4 in");
     assertThat(bench.session().readings().all()).isEmpty();
     assertThat(robot.lookup(".refusal").queryAllAs(Label.class))
@@ -207,7 +209,7 @@ class WindowTest extends BenchTest {
     for (var theme : Look.Theme.values()) {
       for (var station : Station.values()) {
         robot.clickOn("#station-" + station.name().toLowerCase(Locale.ROOT));
-        WaitForAsyncUtils.waitForFxEvents();
+        Pulse.await();
         assertThat(robot.lookup(".page-title").queryAllAs(Label.class))
             .anySatisfy(l -> assertThat(l.getText()).isEqualTo(station.title()));
       }
@@ -215,10 +217,10 @@ class WindowTest extends BenchTest {
       assertThat(theme).isNotEqualTo(bench.look().themeProperty().get());
     }
     robot.clickOn("#station-compression").clickOn("#open-static_compression");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(text("#working-static_compression")).contains("÷", "cc", "geometry");
     robot.clickOn("#units");
-    WaitForAsyncUtils.waitForFxEvents();
+    Pulse.await();
     assertThat(bench.session().build().units()).isEqualTo(UnitSystem.METRIC);
     assertThat(text("#compression-gasketBore-text")).isEqualTo("105.16");
   }
@@ -313,5 +315,31 @@ class WindowTest extends BenchTest {
     robot.interact(() -> bench.transfer().bringIn(file));
     assertThat(text("#foot")).contains("✕", "line", "column");
     assertThat(bench.session().books().builds()).hasSize(2);
+  }
+
+  /** What the brief wants beside power stands under the curve's head, and leads to the brief. */
+  @Test
+  void wantsAreMarkedUnderTheCurvesHead() {
+    settle();
+    until("octane", () -> isShown("#want-brief_octane"));
+    assertThat(isShown("#want-brief_vacuum")).isFalse();
+    var field = Specs.field("brief.vacuum");
+    robot.interact(
+        () ->
+            bench
+                .session()
+                .edit(
+                    "vacuum",
+                    b ->
+                        b.with(
+                            field.with(
+                                b.combination(),
+                                field.get(b.combination()).with(70e3, Provenance.CARD)))));
+    until("vacuum", () -> isShown("#want-brief_vacuum"));
+    assertThat(robot.lookup("#want-brief_vacuum").<Button>query().getText())
+        .startsWith("▲ Vacuum at idle ");
+    robot.clickOn("#want-brief_vacuum");
+    assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.BRIEF);
+    until("told there too", () -> isShown("#check-brief_vacuum"));
   }
 }

@@ -46,7 +46,7 @@ final class AirSupply {
   }
 
   /** Takes over the pressure that another of the same kind has built up. */
-  void copyFrom(AirSupply o) {
+  void startFrom(AirSupply o) {
     gauge = o.gauge;
     efficiency = o.efficiency;
     if (gauge > 0) {

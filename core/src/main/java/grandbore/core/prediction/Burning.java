@@ -20,89 +20,93 @@ final class Burning {
 
   private final WorkingGas gas;
   private final double delayScale;
-  private boolean lit;
-  private Burn burn = new Burn(0.4, 0.4);
-  private double afterSpark;
-  private double massAtSpark;
-  private double residual;
-  private double inTheEnd = BURNED_IN_THE_END;
-  private double share;
-  private double shareBefore;
-  private double zone;
-  private double unburned;
-  private double hot;
-  private double knock;
+  private Flame flame = new Flame();
+
+  /** Its state, copied whole from one charge to another. */
+  private static final class Flame implements Cloneable {
+    private boolean lit;
+    private Burn burn = new Burn(0.4, 0.4);
+    private double afterSpark;
+    private double massAtSpark;
+    private double residual;
+    private double inTheEnd = BURNED_IN_THE_END;
+    private double share;
+    private double shareBefore;
+    private double zone;
+    private double unburned;
+    private double hot;
+    private double knock;
+
+    @Override
+    protected Flame clone() {
+      try {
+        return (Flame) super.clone();
+      } catch (CloneNotSupportedException e) {
+        throw new AssertionError(e);
+      }
+    }
+  }
 
   Burning(WorkingGas gas, double octane) {
     this.gas = gas;
     delayScale = Knock.scale(octane);
   }
 
-  void copyFrom(Burning o) {
-    lit = o.lit;
-    burn = o.burn;
-    afterSpark = o.afterSpark;
-    massAtSpark = o.massAtSpark;
-    residual = o.residual;
-    inTheEnd = o.inTheEnd;
-    share = o.share;
-    shareBefore = o.shareBefore;
-    zone = o.zone;
-    unburned = o.unburned;
-    hot = o.hot;
-    knock = o.knock;
+  /** Takes over the state of another charge's burning. */
+  void startFrom(Burning o) {
+    flame = o.flame.clone();
   }
 
   /** Energy of the charge were it another gas, as hot, less what it has, J. */
   double energyOver(WorkingGas other, double mass, double temperature, double burnedShare) {
     return hasTwoZones(mass)
-        ? zone * other.energyOver(gas, hot, 1)
-            + (mass - zone) * other.energyOver(gas, unburned, residual)
+        ? flame.zone * other.energyOver(gas, flame.hot, 1)
+            + (mass - flame.zone) * other.energyOver(gas, flame.unburned, flame.residual)
         : mass * other.energyOver(gas, temperature, burnedShare);
   }
 
   /** A new charge, of this burned share, has been closed in. */
   void trap(double burnedShare) {
-    residual = burnedShare;
-    inTheEnd = BURNED_IN_THE_END * FlameSpeed.firingShare(burnedShare);
-    share = 0;
-    shareBefore = 0;
-    zone = 0;
-    knock = 0;
+    flame.residual = burnedShare;
+    flame.inTheEnd = BURNED_IN_THE_END * FlameSpeed.firingShare(burnedShare);
+    flame.share = 0;
+    flame.shareBefore = 0;
+    flame.zone = 0;
+    flame.knock = 0;
   }
 
   void light(Burn how, double sinceSpark, double mass, double temperature) {
-    burn = how;
-    lit = true;
-    afterSpark = sinceSpark;
-    massAtSpark = mass;
-    unburned = temperature;
-    hot = 2400;
+    flame.burn = how;
+    flame.lit = true;
+    flame.afterSpark = sinceSpark;
+    flame.massAtSpark = mass;
+    flame.unburned = temperature;
+    flame.hot = 2400;
   }
 
   void end() {
-    lit = false;
+    flame.lit = false;
   }
 
   boolean isLit() {
-    return lit;
+    return flame.lit;
   }
 
   boolean isSpent() {
-    return share > 0;
+    return flame.share > 0;
   }
 
   double residual() {
-    return residual;
+    return flame.residual;
   }
 
   double unburnedTemperature() {
-    return unburned;
+    return flame.unburned;
   }
 
   /** Time over delay, summed: one where the end gas fires. */
   double knock() {
-    return knock;
+    return flame.knock;
   }
 
   /**
@@ -111,63 +115,67 @@ final class Burning {
    * @return the angle, from where it was before, at which half was burned; NaN where not in it
    */
   double advance(double angle) {
-    shareBefore = share;
-    afterSpark += angle;
-    share = inTheEnd * burn.at(afterSpark);
-    double half = 0.5 * inTheEnd;
-    return shareBefore < half && share >= half ? angle * partBefore(half) : Double.NaN;
+    flame.shareBefore = flame.share;
+    flame.afterSpark += angle;
+    flame.share = flame.inTheEnd * flame.burn.at(flame.afterSpark);
+    double half = 0.5 * flame.inTheEnd;
+    return flame.shareBefore < half && flame.share >= half ? angle * partBefore(half) : Double.NaN;
   }
 
   /** Part of the last step in which less than this share was burned. */
   private double partBefore(double limit) {
-    return share <= limit
+    return flame.share <= limit
         ? 1
-        : shareBefore >= limit ? 0 : (limit - shareBefore) / (share - shareBefore);
+        : flame.shareBefore >= limit
+            ? 0
+            : (limit - flame.shareBefore) / (flame.share - flame.shareBefore);
   }
 
   boolean isOver() {
-    return share >= inTheEnd * 0.9995 && zone >= 0.999 * share * massAtSpark;
+    return flame.share >= flame.inTheEnd * 0.9995
+        && flame.zone >= 0.999 * flame.share * flame.massAtSpark;
   }
 
   /** Burned mass in the cylinder, with so much gas in it, kg. */
   double burnedMass(double mass) {
-    zone = Math.min(share * massAtSpark, 0.9995 * mass);
-    return zone + (mass - zone) * residual;
+    flame.zone = Math.min(flame.share * flame.massAtSpark, 0.9995 * mass);
+    return flame.zone + (mass - flame.zone) * flame.residual;
   }
 
   boolean hasTwoZones(double mass) {
-    return lit && zone > SMALLEST_ZONE * mass;
+    return flame.lit && flame.zone > SMALLEST_ZONE * mass;
   }
 
   /** Compresses what has not burned, before the flame has made a zone of its own. */
   void compress(double ratio) {
-    unburned = compressed(unburned, ratio);
+    flame.unburned = compressed(flame.unburned, ratio);
   }
 
   private double compressed(double temperature, double ratio) {
-    double g = gas.gamma(temperature, residual);
+    double g = gas.gamma(temperature, flame.residual);
     return temperature * Math.pow(ratio, (g - 1) / g);
   }
 
   /** Product of mass, gas constant and temperature of both zones, J, at a pressure. */
   double expansion(double energy, double mass, double ratio, double unburnedBefore) {
-    double mu = mass - zone;
-    unburned = compressed(unburnedBefore, ratio);
-    double eu = gas.energy(unburned, residual);
-    hot = gas.temperature((energy - mu * eu) / zone, 1, hot);
-    return mu * gas.gasConstant(residual) * unburned + zone * gas.hotConstant(hot, 1) * hot;
+    double mu = mass - flame.zone;
+    flame.unburned = compressed(unburnedBefore, ratio);
+    double eu = gas.energy(flame.unburned, flame.residual);
+    flame.hot = gas.temperature((energy - mu * eu) / flame.zone, 1, flame.hot);
+    return mu * gas.gasConstant(flame.residual) * flame.unburned
+        + flame.zone * gas.hotConstant(flame.hot, 1) * flame.hot;
   }
 
   /** Mass mean of both temperatures, K. */
   double meanTemperature(double mass) {
-    return ((mass - zone) * unburned + zone * hot) / mass;
+    return ((mass - flame.zone) * flame.unburned + flame.zone * flame.hot) / mass;
   }
 
   /** Adds a time at a state to the sum that ends in knock. */
   void feel(double pressure, double temperature, double dt) {
     double part = partBefore(END_GAS_GONE * BURNED_IN_THE_END);
     if (part > 0 && !Knock.isIdle(pressure, temperature)) {
-      knock += part * dt * Knock.rate(delayScale, pressure, temperature);
+      flame.knock += part * dt * Knock.rate(delayScale, pressure, temperature);
     }
   }
 }

@@ -61,9 +61,9 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
             connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
   }
 
-  void copyFrom(Collector o) {
+  void startFrom(Collector o) {
     for (int k = 0; k < connections.size(); k++) {
-      connections.get(k).copies.copyFrom(o.connections.get(k).copies);
+      connections.get(k).copies.startFrom(o.connections.get(k).copies);
     }
     switch (this) {
       case MergeCollector m -> m.copyGas((MergeCollector) o);

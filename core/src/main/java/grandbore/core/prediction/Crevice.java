@@ -42,14 +42,14 @@ final class Crevice {
     this.crankcase = crankcase;
   }
 
-  void copyFrom(Crevice o) {
+  void startFrom(Crevice o) {
     mass = o.mass;
     burned = o.burned;
   }
 
   Crevice twin() {
     var twin = new Crevice(gas, volume, gapArea, crankcase);
-    twin.copyFrom(this);
+    twin.startFrom(this);
     return twin;
   }
 

@@ -41,28 +41,13 @@ final class Cylinder implements Reservoir {
   private final Crevice crevice;
   private final Burning burning;
 
-  private double phase;
+  private Charge charge = new Charge();
+
+  /** Volume of the gas beside the crevice, m³. */
   private double volume;
-  private double mass;
-  private double energy;
-  private double burnedMass;
-  private double pressure;
-  private double temperature;
-  private double burned;
 
   private double trend;
   private double midway;
-  private boolean closed;
-
-  /** Whether the charge was closed in before its top centre: else there is none to light. */
-  private boolean compressed;
-
-  private double sparkAdvance;
-
-  // At intake closing.
-  private double referencePressure;
-  private double referenceTemperature;
-  private double referenceVolume;
 
   /** The charge as it was last closed in, for trials; none before the first. */
   private Cylinder closing;
@@ -71,6 +56,37 @@ final class Cylinder implements Reservoir {
   private double heatLost;
   private CycleTotals totals = new CycleTotals();
   private CycleTotals last = new CycleTotals();
+
+  /** The state of its gas, copied whole from one cylinder to another. */
+  private static final class Charge implements Cloneable {
+    private double phase;
+    private double mass;
+    private double energy;
+    private double burnedMass;
+    private double pressure;
+    private double temperature;
+    private double burned;
+    private boolean closed;
+
+    /** Whether it was closed in before its top centre: else there is none to light. */
+    private boolean compressed;
+
+    private double sparkAdvance;
+
+    // At intake closing.
+    private double referencePressure;
+    private double referenceTemperature;
+    private double referenceVolume;
+
+    @Override
+    protected Charge clone() {
+      try {
+        return (Charge) super.clone();
+      } catch (CloneNotSupportedException e) {
+        throw new AssertionError(e);
+      }
+    }
+  }
 
   Cylinder(
       WorkingGas gas,
@@ -85,45 +101,34 @@ final class Cylinder implements Reservoir {
     this.burnAngles = burnAngles;
     this.heat = heat;
     this.crevice = crevice;
-    this.phase = phase;
+    charge.phase = phase;
     burning = new Burning(gas, burnAngles.fuel().researchOctane());
-    sparkAdvance = Math.toRadians(28);
-    volume = gasVolume(phase);
-    temperature = 330;
-    burned = 0.05;
-    mass = p * volume / (gas.gasConstant(burned) * temperature);
-    burnedMass = burned * mass;
-    energy = mass * gas.energy(temperature, burned);
-    pressure = p;
-    crevice.fill(p, burned);
+    charge.sparkAdvance = Math.toRadians(28);
+    volume = gasVolume(charge.phase);
+    charge.temperature = 330;
+    charge.burned = 0.05;
+    charge.mass = p * volume / (gas.gasConstant(charge.burned) * charge.temperature);
+    charge.burnedMass = charge.burned * charge.mass;
+    charge.energy = charge.mass * gas.energy(charge.temperature, charge.burned);
+    charge.pressure = p;
+    crevice.fill(p, charge.burned);
   }
 
-  /** Takes over another cylinder's gas, as hot, its phase and its state of burning. */
-  void copyFrom(Cylinder o) {
-    phase = o.phase;
-    volume = gasVolume(phase);
-    mass = o.mass;
-    energy = o.energy + o.burning.energyOver(gas, o.mass, o.temperature, o.burned);
-    burnedMass = o.burnedMass;
-    pressure = o.pressure;
-    temperature = o.temperature;
-    burned = o.burned;
-    closed = o.closed;
-    compressed = o.compressed;
-    sparkAdvance = o.sparkAdvance;
-    burning.copyFrom(o.burning);
-    crevice.copyFrom(o.crevice);
-    referencePressure = o.referencePressure;
-    referenceTemperature = o.referenceTemperature;
-    referenceVolume = o.referenceVolume;
+  /** Takes over another cylinder's charge, whose gas may be another and whose volume differ. */
+  private void takeCharge(Cylinder o) {
+    charge = o.charge.clone();
+    volume = gasVolume(charge.phase);
+    charge.energy += o.burning.energyOver(gas, charge.mass, charge.temperature, charge.burned);
+    burning.startFrom(o.burning);
+    crevice.startFrom(o.crevice);
   }
 
   /** Takes over another cylinder's charge, the one it closed in last with it. */
   void startFrom(Cylinder o) {
-    copyFrom(o);
+    takeCharge(o);
     if (o.closing != null) {
       closing = twin();
-      closing.copyFrom(o.closing);
+      closing.takeCharge(o.closing);
     }
   }
 
@@ -134,99 +139,106 @@ final class Cylinder implements Reservoir {
 
   /** A twin that can be run on its own, its valves shut. */
   Cylinder twin() {
-    var twin = new Cylinder(gas, geometry, burnAngles, heat, crevice.twin(), phase, pressure);
-    twin.copyFrom(this);
+    var twin =
+        new Cylinder(
+            gas, geometry, burnAngles, heat, crevice.twin(), charge.phase, charge.pressure);
+    twin.takeCharge(this);
     return twin;
   }
 
   @Override
   public void receive(double dm, double de, double db) {
-    mass += dm;
-    energy += de;
-    burnedMass += db;
+    charge.mass += dm;
+    charge.energy += de;
+    charge.burnedMass += db;
   }
 
   /** Called when the last valve has shut, with the charge trapped. */
   void close() {
-    closed = true;
-    compressed = phase > Math.PI;
-    referencePressure = pressure;
-    referenceTemperature = temperature;
-    referenceVolume = volume;
-    burning.trap(burned);
-    totals.trapped = mass;
-    totals.residual = burned;
+    charge.closed = true;
+    charge.compressed = charge.phase > Math.PI;
+    charge.referencePressure = charge.pressure;
+    charge.referenceTemperature = charge.temperature;
+    charge.referenceVolume = volume;
+    burning.trap(charge.burned);
+    totals.trapped = charge.mass;
+    totals.residual = charge.burned;
     if (closing == null) {
       closing = twin();
     } else {
-      closing.copyFrom(this);
+      closing.takeCharge(this);
     }
   }
 
   boolean isClosed() {
-    return closed;
+    return charge.closed;
   }
 
   void open() {
     burning.end();
-    closed = false;
+    charge.closed = false;
   }
 
   /** The longest step in which throats of so much area, m², do not make it overshoot, s. */
   double stableStep(double openArea) {
-    double sound = Math.sqrt(gas.gamma(temperature, burned) * pressure * volume / mass);
+    double sound =
+        Math.sqrt(
+            gas.gamma(charge.temperature, charge.burned) * charge.pressure * volume / charge.mass);
     return COURANT * volume / (sound * openArea);
   }
 
   /** Tells what the pressure will be after an angle if it goes on as it did. */
   void lookAhead(double angle) {
-    double most = MOST_AHEAD * pressure;
-    midway = pressure + Math.max(-most, Math.min(trend * angle, most));
+    double most = MOST_AHEAD * charge.pressure;
+    midway = charge.pressure + Math.max(-most, Math.min(trend * angle, most));
   }
 
   /** Moves the crank on by a step, after the step's flows are in. */
   void advance(double dt, double angle, double meanPistonSpeed) {
-    double next = phase + angle;
+    double next = charge.phase + angle;
     // From the firing top centre, so that a spark after it is none before it.
-    double fromTop = phase > 2 * Math.PI ? phase - CYCLE : phase;
-    if (closed
-        && compressed
+    double fromTop = charge.phase > 2 * Math.PI ? charge.phase - CYCLE : charge.phase;
+    if (charge.closed
+        && charge.compressed
         && !burning.isLit()
         && !burning.isSpent()
         && fromTop > -Math.PI
         && fromTop < LATEST
-        && fromTop + angle >= -sparkAdvance) {
-      light(meanPistonSpeed, fromTop + sparkAdvance);
+        && fromTop + angle >= -charge.sparkAdvance) {
+      light(meanPistonSpeed, fromTop + charge.sparkAdvance);
     }
     exchangeWithCrevice(dt);
     double q = heatLoss(meanPistonSpeed) * dt;
-    energy -= q;
+    charge.energy -= q;
     heatLost += q;
     totals.heat += q;
     if (burning.isLit()) {
       double half = burning.advance(angle);
       if (!Double.isNaN(half)) {
-        double at = phase + half;
+        double at = charge.phase + half;
         totals.burned50 = at > Math.PI ? at - CYCLE : at;
       }
-      burnedMass = burning.burnedMass(mass);
+      charge.burnedMass = burning.burnedMass(charge.mass);
     }
-    double before = pressure;
+    double before = charge.pressure;
     double done = expand(gasVolume(next));
     work += done;
-    trend = (pressure - before) / angle;
+    trend = (charge.pressure - before) / angle;
     boolean gasExchange = next > Math.PI && next <= 3 * Math.PI;
-    totals.add(done, gasExchange, pressure, next);
-    if (closed) {
-      burning.feel(pressure, burning.isLit() ? burning.unburnedTemperature() : temperature, dt);
+    totals.add(done, gasExchange, charge.pressure, next);
+    if (charge.closed) {
+      burning.feel(
+          charge.pressure,
+          burning.isLit() ? burning.unburnedTemperature() : charge.temperature,
+          dt);
       totals.knock = Math.max(totals.knock, burning.knock());
     }
     if (burning.isLit() && burning.isOver()) {
       burning.end();
     }
-    phase = next;
-    if (phase >= CYCLE) {
-      phase -= CYCLE;
+    charge.phase = next;
+    if (charge.phase >= CYCLE) {
+      charge.phase -= CYCLE;
       last = totals;
       totals = new CycleTotals();
       totals.trapped = last.trapped;
@@ -236,87 +248,98 @@ final class Cylinder implements Reservoir {
   }
 
   private void exchangeWithCrevice(double dt) {
-    double nearCrevice = burning.isLit() ? burning.unburnedTemperature() : temperature;
-    double share = burning.isLit() ? burning.residual() : burned;
-    double taken = crevice.follow(pressure, nearCrevice, share, dt);
-    mass -= taken;
-    energy -= crevice.energyOf(taken, nearCrevice, share);
-    burnedMass -= taken * (taken > 0 ? share : crevice.burned());
+    double nearCrevice = burning.isLit() ? burning.unburnedTemperature() : charge.temperature;
+    double share = burning.isLit() ? burning.residual() : charge.burned;
+    double taken = crevice.follow(charge.pressure, nearCrevice, share, dt);
+    charge.mass -= taken;
+    charge.energy -= crevice.energyOf(taken, nearCrevice, share);
+    charge.burnedMass -= taken * (taken > 0 ? share : crevice.burned());
   }
 
   /** Changes the volume, pressure and energy together; returns the work done, J. */
   private double expand(double newVolume) {
     double dv = newVolume - volume;
-    double before = pressure;
-    double energyBefore = energy;
+    double before = charge.pressure;
+    double energyBefore = charge.energy;
     double unburnedBefore = burning.unburnedTemperature();
-    burned = Math.clamp(burnedMass / mass, 0, 1);
+    charge.burned = Math.clamp(charge.burnedMass / charge.mass, 0, 1);
     double p = before;
     for (int pass = 0; pass < 3; pass++) {
-      energy = energyBefore - 0.5 * (before + p) * dv;
+      charge.energy = energyBefore - 0.5 * (before + p) * dv;
       p = solve(newVolume, p / before, unburnedBefore);
     }
-    if (burning.isLit() && !burning.hasTwoZones(mass)) {
+    if (burning.isLit() && !burning.hasTwoZones(charge.mass)) {
       burning.compress(p / before);
     }
-    pressure = p;
+    charge.pressure = p;
     volume = newVolume;
-    return energyBefore - energy;
+    return energyBefore - charge.energy;
   }
 
   /**
    * @param sinceSpark crank angle, less than nothing: the spark falls within the step
    */
   private void light(double meanPistonSpeed, double sinceSpark) {
-    double g = gas.gamma(temperature, burned);
-    double closer = volume / gasVolume(phase - sinceSpark);
+    double g = gas.gamma(charge.temperature, charge.burned);
+    double closer = volume / gasVolume(charge.phase - sinceSpark);
     burning.light(
         burnAngles.at(
             meanPistonSpeed,
             geometry.meanHeightAtTop(),
-            temperature * Math.pow(closer, g - 1),
-            pressure * Math.pow(closer, g),
+            charge.temperature * Math.pow(closer, g - 1),
+            charge.pressure * Math.pow(closer, g),
             burning.residual()),
         sinceSpark,
-        mass + crevice.mass(),
-        temperature);
-    totals.spark = sparkAdvance;
+        charge.mass + crevice.mass(),
+        charge.temperature);
+    totals.spark = charge.sparkAdvance;
     totals.lit = true;
   }
 
   /** Pressure at a volume for the energy now; sets the temperatures. */
   private double solve(double newVolume, double ratio, double unburnedBefore) {
-    if (burning.hasTwoZones(mass)) {
-      double sum = burning.expansion(energy, mass, ratio, unburnedBefore);
-      temperature = burning.meanTemperature(mass);
+    if (burning.hasTwoZones(charge.mass)) {
+      double sum = burning.expansion(charge.energy, charge.mass, ratio, unburnedBefore);
+      charge.temperature = burning.meanTemperature(charge.mass);
       return sum / newVolume;
     }
-    temperature = gas.temperature(energy / mass, burned, temperature);
-    return mass * gas.hotConstant(temperature, burned) * temperature / newVolume;
+    charge.temperature =
+        gas.temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
+    return charge.mass
+        * gas.hotConstant(charge.temperature, charge.burned)
+        * charge.temperature
+        / newVolume;
   }
 
   private double heatLoss(double meanPistonSpeed) {
     double combustion = 0;
-    if (closed && (burning.isLit() || phase < Math.PI)) {
-      double motored = referencePressure * Math.pow(referenceVolume / volume, POLYTROPIC);
+    if (charge.closed && (burning.isLit() || charge.phase < Math.PI)) {
+      double motored =
+          charge.referencePressure * Math.pow(charge.referenceVolume / volume, POLYTROPIC);
       combustion =
           geometry.sweptVolume()
-              * referenceTemperature
-              / (referencePressure * referenceVolume)
-              * (pressure - motored);
+              * charge.referenceTemperature
+              / (charge.referencePressure * charge.referenceVolume)
+              * (charge.pressure - motored);
     }
     double h =
-        heat.coefficient(pressure, temperature, volume, meanPistonSpeed, !closed, combustion);
-    return h * geometry.wallTerm(volume(), temperature);
+        heat.coefficient(
+            charge.pressure,
+            charge.temperature,
+            volume,
+            meanPistonSpeed,
+            !charge.closed,
+            combustion);
+    return h * geometry.wallTerm(volume(), charge.temperature);
   }
 
   /** Runs the closed part of the last charge on its own with this spark. */
   Trial closedCycle(double advance, double speed, double meanPistonSpeed) {
     var twin = closing.twin();
-    twin.sparkAdvance = advance;
+    twin.charge.sparkAdvance = advance;
     // At the latest to bottom centre: some cams open only after it.
     double end = Math.min(geometry.exhaustOpens(), Math.PI) - CLOSED_STEP;
-    while (twin.phase > Math.PI || twin.phase < end) {
+    while (twin.charge.phase > Math.PI || twin.charge.phase < end) {
       twin.advance(CLOSED_STEP / speed, CLOSED_STEP, meanPistonSpeed);
     }
     return new Trial(twin.work, twin.burning.knock());
@@ -324,15 +347,15 @@ final class Cylinder implements Reservoir {
 
   /** Whether a charge has been closed in since the start, so that sparks can be tried on it. */
   boolean canTry() {
-    return closing != null && closing.phase > Math.PI;
+    return closing != null && closing.charge.phase > Math.PI;
   }
 
   void setSpark(double advance) {
-    sparkAdvance = advance;
+    charge.sparkAdvance = advance;
   }
 
   double spark() {
-    return sparkAdvance;
+    return charge.sparkAdvance;
   }
 
   CycleTotals lastCycle() {
@@ -350,16 +373,16 @@ final class Cylinder implements Reservoir {
   }
 
   double phase() {
-    return phase;
+    return charge.phase;
   }
 
   /** Mass of all gas, that in the crevice with it, kg. */
   double mass() {
-    return mass + crevice.mass();
+    return charge.mass + crevice.mass();
   }
 
   double energy() {
-    return energy + crevice.energy();
+    return charge.energy + crevice.energy();
   }
 
   Crevice crevice() {
@@ -377,7 +400,7 @@ final class Cylinder implements Reservoir {
 
   @Override
   public double pressure() {
-    return pressure;
+    return charge.pressure;
   }
 
   @Override
@@ -387,11 +410,11 @@ final class Cylinder implements Reservoir {
 
   @Override
   public double temperature() {
-    return temperature;
+    return charge.temperature;
   }
 
   @Override
   public double burned() {
-    return burned;
+    return charge.burned;
   }
 }

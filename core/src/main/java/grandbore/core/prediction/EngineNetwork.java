@@ -64,14 +64,14 @@ final class EngineNetwork {
             && exhaust.fits(o.exhaust);
     if (fits) {
       for (int k = 0; k < pipes.size(); k++) {
-        pipes.get(k).copyFrom(o.pipes.get(k));
+        pipes.get(k).startFrom(o.pipes.get(k));
       }
       for (int k = 0; k < units.size(); k++) {
         units.get(k).cylinder().startFrom(o.units.get(k).cylinder());
       }
-      supply.copyFrom(o.supply);
-      intake.copyFrom(o.intake);
-      exhaust.copyFrom(o.exhaust);
+      supply.startFrom(o.supply);
+      intake.startFrom(o.intake);
+      exhaust.startFrom(o.exhaust);
     }
     return fits;
   }

@@ -133,15 +133,15 @@ final class ExhaustSide {
         && Pairing.inPairs(outlets, o.outlets, Outlet::fits);
   }
 
-  void copyFrom(ExhaustSide o) {
+  void startFrom(ExhaustSide o) {
     for (int k = 0; k < collectors.size(); k++) {
-      collectors.get(k).copyFrom(o.collectors.get(k));
+      collectors.get(k).startFrom(o.collectors.get(k));
     }
     for (int k = 0; k < junctions.size(); k++) {
-      junctions.get(k).copyFrom(o.junctions.get(k));
+      junctions.get(k).startFrom(o.junctions.get(k));
     }
     for (int k = 0; k < outlets.size(); k++) {
-      outlets.get(k).copyFrom(o.outlets.get(k));
+      outlets.get(k).startFrom(o.outlets.get(k));
     }
   }
 

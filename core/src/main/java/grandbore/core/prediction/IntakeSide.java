@@ -102,9 +102,9 @@ final class IntakeSide {
     return Pairing.inPairs(plenums, o.plenums, Plenum::fits);
   }
 
-  void copyFrom(IntakeSide o) {
+  void startFrom(IntakeSide o) {
     for (int k = 0; k < plenums.size(); k++) {
-      plenums.get(k).copyFrom(o.plenums.get(k));
+      plenums.get(k).startFrom(o.plenums.get(k));
     }
   }
 

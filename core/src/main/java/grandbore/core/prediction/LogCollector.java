@@ -36,7 +36,7 @@ final class LogCollector extends Collector {
   }
 
   void copyGas(LogCollector o) {
-    log.copyFrom(o.log);
+    log.startFrom(o.log);
   }
 
   @Override

@@ -21,7 +21,7 @@ final class MergeCollector extends Collector {
   }
 
   void copyGas(MergeCollector o) {
-    junction.copyFrom(o.junction);
+    junction.startFrom(o.junction);
   }
 
   @Override

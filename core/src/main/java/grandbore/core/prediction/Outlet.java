@@ -75,14 +75,14 @@ final class Outlet {
     return (housing == null) == (o.housing == null) && (silencer == null) == (o.silencer == null);
   }
 
-  void copyFrom(Outlet o) {
+  void startFrom(Outlet o) {
     if (housing != null) {
-      housing.copyFrom(o.housing);
+      housing.startFrom(o.housing);
       gate = o.gate;
       gate(0);
     }
     if (silencer != null) {
-      silencer.copyFrom(o.silencer);
+      silencer.startFrom(o.silencer);
     }
   }
 

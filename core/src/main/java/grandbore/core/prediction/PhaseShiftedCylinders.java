@@ -34,10 +34,10 @@ final class PhaseShiftedCylinders {
   }
 
   /** Takes over what as many others did. */
-  void copyFrom(PhaseShiftedCylinders o) {
-    recorded.copyFrom(o.recorded, gas, o.gas);
+  void startFrom(PhaseShiftedCylinders o) {
+    recorded.startFrom(o.recorded, gas, o.gas);
     for (int k = 0; k < corrections.size(); k++) {
-      corrections.get(k).copyFrom(o.corrections.get(k));
+      corrections.get(k).startFrom(o.corrections.get(k));
     }
   }
 

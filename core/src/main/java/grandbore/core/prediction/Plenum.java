@@ -62,10 +62,10 @@ final class Plenum {
         connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
   }
 
-  void copyFrom(Plenum o) {
-    volume.copyFrom(o.volume);
+  void startFrom(Plenum o) {
+    volume.startFrom(o.volume);
     for (int k = 0; k < connections.size(); k++) {
-      connections.get(k).copies.copyFrom(o.connections.get(k).copies);
+      connections.get(k).copies.startFrom(o.connections.get(k).copies);
     }
   }
 

@@ -45,9 +45,9 @@ final class RecordedFlow {
    * @param gas here
    * @param other the other's
    */
-  void copyFrom(RecordedFlow o, WorkingGas gas, WorkingGas other) {
+  void startFrom(RecordedFlow o, WorkingGas gas, WorkingGas other) {
     System.arraycopy(o.rows, 0, rows, 0, rows.length);
-    last.copyFrom(o.last);
+    last.set(o.last);
     for (int at = 0; gas != other && at < rows.length; at += FIELDS) {
       rows[at + 2] = gas.enthalpyLike(other, rows[at + 2], rows[at + 3]);
     }
@@ -63,7 +63,7 @@ final class RecordedFlow {
       fill(lastPhase, to, flows);
       seen += to - lastPhase;
     }
-    last.copyFrom(flows);
+    last.set(flows);
     lastPhase = phase;
   }
 

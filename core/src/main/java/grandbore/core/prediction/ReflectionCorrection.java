@@ -20,7 +20,7 @@ final class ReflectionCorrection {
   private int first;
 
   /** Takes over the waves that another has under way. */
-  void copyFrom(ReflectionCorrection o) {
+  void startFrom(ReflectionCorrection o) {
     System.arraycopy(o.sent, 0, sent, 0, ROWS);
     row = o.row;
     first = o.first;

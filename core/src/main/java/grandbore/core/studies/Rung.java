@@ -1,5 +1,6 @@
 package grandbore.core.studies;
 
+import grandbore.core.combination.Combination;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.SlowRunning;
@@ -14,6 +15,8 @@ import java.util.function.BooleanSupplier;
  * @param engine with them; empty where they do not fit
  * @param curve empty where they do not fit
  * @param figures empty where no speed settled
+ * @param pistonToValve the closest that either valve comes to the piston, m; not a number where it
+ *     can't be built
  * @param idle empty where it was not asked for, and where no throttle holds one
  * @param refused why they do not fit, empty where they do
  */
@@ -21,6 +24,7 @@ public record Rung(
     Optional<BuiltEngine> engine,
     Optional<Curve> curve,
     Optional<CurveFigures> figures,
+    double pistonToValve,
     Optional<SlowRunning.Idle> idle,
     String refused) {
   /** Of an engine that was run. */
@@ -29,13 +33,15 @@ public record Rung(
         Optional.of(engine),
         Optional.of(curve),
         CurveFigures.of(curve, engine.combination(), band),
+        closest(engine.combination()),
         Optional.empty(),
         "");
   }
 
   /** Of one that can't be built. */
   public static Rung refused(String why) {
-    return new Rung(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), why);
+    return new Rung(
+        Optional.empty(), Optional.empty(), Optional.empty(), Double.NaN, Optional.empty(), why);
   }
 
   /** Of an engine that was run among others. */
@@ -51,20 +57,15 @@ public record Rung(
         engine,
         curve,
         figures,
+        pistonToValve,
         engine.flatMap(e -> new SlowRunning(e, stop).idle(IdleStudy.speed(e.combination()))),
         refused);
   }
 
-  /** The closest that either valve comes to the piston, m; not a number where it can't be built. */
-  public double pistonToValve() {
-    return engine
-        .map(BuiltEngine::combination)
-        .map(
-            c ->
-                Math.min(
-                    PistonToValve.intake(c).closest().clearance(),
-                    PistonToValve.exhaust(c).closest().clearance()))
-        .orElse(Double.NaN);
+  private static double closest(Combination c) {
+    return Math.min(
+        PistonToValve.intake(c).closest().clearance(),
+        PistonToValve.exhaust(c).closest().clearance());
   }
 
   /** In the manifold at idle, below the air's pressure, Pa; not a number where none was solved. */

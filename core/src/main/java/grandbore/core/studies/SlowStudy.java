@@ -36,6 +36,11 @@ public record SlowStudy(BuiltEngine engine, double idleSpeed) implements Study<S
   @Override
   public Slow solve(Desk<Slow> desk) {
     desk.expect(2);
+    return of(engine, idleSpeed, desk);
+  }
+
+  /** Two pieces of a run. */
+  static Slow of(BuiltEngine engine, double idleSpeed, Desk<?> desk) {
     var compression = desk.alone(stop -> new SlowRunning(engine, stop).compressionTest());
     desk.piece();
     var idle = desk.alone(stop -> new SlowRunning(engine, stop).idle(idleSpeed));

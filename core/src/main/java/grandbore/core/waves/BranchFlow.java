@@ -24,7 +24,7 @@ public final class BranchFlow {
   public double arriving;
 
   /** Takes over all of another. */
-  public void copyFrom(BranchFlow o) {
+  public void set(BranchFlow o) {
     massFlow = o.massFlow;
     thrust = o.thrust;
     enthalpy = o.enthalpy;

@@ -104,7 +104,7 @@ public final class Junction {
   }
 
   /** Takes over another junction's gas at its density, speed and temperature. */
-  public void copyFrom(Junction o) {
+  public void startFrom(Junction o) {
     double scale = volume / o.volume;
     mass = scale * o.mass;
     momentum = scale * o.momentum;

@@ -95,7 +95,7 @@ public final class Pipe {
   }
 
   /** Takes over the gas of another pipe, cell for cell or from the nearest in its length. */
-  public void copyFrom(Pipe o) {
+  public void startFrom(Pipe o) {
     for (int i = 0; i < cells; i++) {
       int k = (int) ((i + 0.5) / cells * o.cells);
       set(i, o.pressure(k), o.temperature(k), o.velocity(k), o.burned(k));

@@ -35,7 +35,7 @@ public final class Volume implements Reservoir {
   }
 
   /** Takes over another volume's gas at its density and temperature. */
-  public void copyFrom(Volume o) {
+  public void startFrom(Volume o) {
     double scale = cubicMetres / o.cubicMetres;
     mass = scale * o.mass;
     energy = scale * (o.energy + o.mass * gas.energyOver(o.gas, o.temperature, o.burned));

@@ -5,6 +5,7 @@ import static grandbore.core.checks.Check.Verdict.CLOSE;
 import static grandbore.core.checks.Check.Verdict.GOOD;
 
 import grandbore.core.build.Build;
+import grandbore.core.changes.Plan;
 import grandbore.core.checks.Check;
 import grandbore.core.checks.CheckList;
 import grandbore.core.prediction.Curve;
@@ -12,6 +13,7 @@ import grandbore.core.prediction.Peak;
 import grandbore.core.prediction.SlowRunning;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Quantity;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -77,6 +79,51 @@ public final class BriefChecks {
                       .formatted(list.show(Quantity.PRESSURE, wanted.si())),
                   "a throttle to each runner makes no vacuum that could be used"));
     }
+    return list.checks();
+  }
+
+  /**
+   * What the changes of its ladder cost against the budget; nothing where the brief names none, or
+   * where there are no changes.
+   */
+  public static List<Check> budget(Build build, Plan plan) {
+    var budget = build.combination().brief().budget();
+    var list = new CheckList(build.units());
+    if (budget.isKnown() && !plan.changes().isEmpty()) {
+      double money = plan.changes().stream().mapToDouble(c -> c.cost().money()).sum();
+      double share = money / budget.si();
+      list.add(
+          "brief_budget",
+          "Budget",
+          share > 1 ? BAD : share > 0.95 ? CLOSE : GOOD,
+          "%s of %s, for the changes of its ladder"
+              .formatted(list.show(Quantity.COST, money), list.show(Quantity.COST, budget.si())),
+          "prices and labour of its %d changes added up; within a twentieth is called close"
+              .formatted(plan.changes().size()),
+          1 - share);
+    }
+    return list.checks();
+  }
+
+  /** Octane of the fuel over what the worst speed of the band wants. */
+  public static List<Check> octane(Build build, Curve curve) {
+    var list = new CheckList(build.units());
+    var band = WantedBand.of(build.combination().brief());
+    curve.settled().stream()
+        .filter(p -> p.rpm() >= band.from() && p.rpm() <= band.to())
+        .min(Comparator.comparingDouble(p -> p.margins().octane()))
+        .ifPresent(
+            p -> {
+              double left = p.margins().octane();
+              list.add(
+                  "brief_octane",
+                  "Octane",
+                  left < -0.5 ? BAD : left < 2 ? CLOSE : GOOD,
+                  "%.1f %s, at %,.0f rpm"
+                      .formatted(Math.abs(left), left < 0 ? "short" : "to spare", p.rpm()),
+                  "the fuel's less what the simulated end gas wants at the worst speed of the"
+                      + " band; under two to spare is called close");
+            });
     return list.checks();
   }
 

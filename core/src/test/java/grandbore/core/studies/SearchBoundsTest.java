@@ -102,7 +102,8 @@ class SearchBoundsTest {
   private static Rung idling(double vacuum) {
     var rung = rung(300);
     var idle = new SlowRunning.Idle(850, 0.02, vacuum, 0.2, true);
-    return new Rung(rung.engine(), rung.curve(), rung.figures(), Optional.of(idle), "");
+    return new Rung(
+        rung.engine(), rung.curve(), rung.figures(), rung.pistonToValve(), Optional.of(idle), "");
   }
 
   /** Two cams are never in at once: of those that set the same, the further one is. */

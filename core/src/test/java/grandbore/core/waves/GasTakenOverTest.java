@@ -26,7 +26,7 @@ class GasTakenOverTest {
     var merge = new Junction(LEAN, 3e-4, 1.3e5, temperature, burned);
     for (var gas : OTHERS) {
       var to = new Volume(gas, 3e-3, 1e5, 300, 0);
-      to.copyFrom(from);
+      to.startFrom(from);
       assertThat(to.temperature()).isCloseTo(from.temperature(), within(1e-6 * temperature));
       assertThat(to.burned()).isCloseTo(burned, within(1e-12));
       // At the density it had: the pressure goes with the gas's own constant.
@@ -39,7 +39,7 @@ class GasTakenOverTest {
       assertThat(to.energy()).isCloseTo(energy, within(1e-6 * Math.abs(energy) + 1e-9));
 
       var cell = new Junction(gas, 3e-4, 1e5, 300, 0);
-      cell.copyFrom(merge);
+      cell.startFrom(merge);
       assertThat(cell.burned()).isCloseTo(burned, within(1e-12));
       assertThat(cell.mass()).isCloseTo(merge.mass(), within(1e-12 * merge.mass()));
       double hot = gas.enthalpy(temperature, burned);
@@ -52,7 +52,7 @@ class GasTakenOverTest {
   void theSameGasIsTakenOverAsItIs() {
     var from = new Volume(LEAN, 2e-3, 1.7e5, 777, 0.4);
     var to = new Volume(LEAN, 2e-3, 1e5, 300, 0);
-    to.copyFrom(from);
+    to.startFrom(from);
     assertThat(to.energy()).isEqualTo(from.energy());
     assertThat(to.pressure()).isCloseTo(from.pressure(), within(1e-9 * from.pressure()));
     assertThat(LEAN.energyOver(LEAN, 1234, 0.5)).isZero();

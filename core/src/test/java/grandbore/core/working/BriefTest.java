@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.build.Build;
+import grandbore.core.changes.Change;
+import grandbore.core.changes.Cost;
+import grandbore.core.changes.Plan;
 import grandbore.core.checks.Check.Verdict;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Brief;
@@ -21,6 +24,7 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.SlowRunning;
+import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -93,6 +97,36 @@ class BriefTest {
     var wide = eight("brief.bandFrom", 3000, Measure.RPM);
     assertThat(check(BriefChecks.of(wide, curve, Optional.empty()), "brief_band").verdict())
         .isEqualTo(Verdict.UNKNOWN);
+  }
+
+  /** Money of a ladder against the budget, octane of the fuel against the worst speed's want. */
+  @Test
+  void moneyAndOctaneAreHeldAgainstTheBrief() {
+    var build = eight("brief.budget", 1000, Measure.NONE);
+    assertThat(BriefChecks.budget(build, Plan.NONE)).as("no changes, no sum").isEmpty();
+    for (double money : new double[] {900, 970, 1001}) {
+      var longer =
+          Change.between(
+                  "Bored",
+                  EIGHT.combination(),
+                  with(EIGHT.combination(), "bottomEnd.bore", 4.1, Measure.INCHES))
+              .costing(new Cost(money - 100, 100, 3));
+      var found = BriefChecks.budget(build, Plan.NONE.with(List.of(longer)));
+      assertThat(check(found, "brief_budget").verdict())
+          .isEqualTo(money > 1000 ? Verdict.BAD : money > 950 ? Verdict.CLOSE : Verdict.GOOD);
+      assertThat(found.getFirst().margin()).isCloseTo(1 - money / 1000, within(1e-9));
+    }
+    var engine = BuiltEngine.asSpecified(EIGHT.combination());
+    var curve = PREDICTOR.predict(engine, List.of(3000.0, 5000.0, 6000.0), Fidelity.LIVE);
+    var says = check(BriefChecks.octane(EIGHT, curve), "brief_octane").says();
+    var band = WantedBand.of(EIGHT.combination().brief());
+    double worst =
+        curve.points().stream()
+            .filter(p -> p.rpm() >= band.from() && p.rpm() <= band.to())
+            .mapToDouble(p -> p.margins().octane())
+            .min()
+            .orElseThrow();
+    assertThat(says).startsWith("%.1f ".formatted(Math.abs(worst)));
   }
 
   /**

@@ -44,7 +44,8 @@ public final class CheckRows extends VBox {
     }
   }
 
-  private static String shape(Check.Verdict v) {
+  /** A verdict as a shape, that no colour is needed for. */
+  public static String shape(Check.Verdict v) {
     return switch (v) {
       case GOOD -> "●";
       case CLOSE -> "◐";
@@ -53,7 +54,8 @@ public final class CheckRows extends VBox {
     };
   }
 
-  private static String style(Check.Verdict v) {
+  /** The style class of words that say a verdict. */
+  public static String style(Check.Verdict v) {
     return switch (v) {
       case GOOD -> "inside";
       case CLOSE -> "near";

@@ -2,6 +2,7 @@ package grandbore.desktop.curve;
 
 import grandbore.core.prediction.EngineKey;
 import grandbore.core.studies.Doubt;
+import grandbore.core.studies.DoubtStudy;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -21,12 +22,18 @@ public final class BandOfDoubt {
   }
 
   private final BooleanProperty wanted = new SimpleBooleanProperty();
+  private final ObjectProperty<Integer> samples = new SimpleObjectProperty<>(DoubtStudy.USUAL);
   private final ObjectProperty<Optional<Known>> known =
       new SimpleObjectProperty<>(Optional.empty());
 
   /** Whether it shall be drawn round the curve. */
   public BooleanProperty wantedProperty() {
     return wanted;
+  }
+
+  /** How many samples make it. */
+  public ObjectProperty<Integer> samplesProperty() {
+    return samples;
   }
 
   /** Grows while the samples are run. */

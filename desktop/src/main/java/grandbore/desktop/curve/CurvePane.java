@@ -14,6 +14,7 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
@@ -96,6 +97,11 @@ public final class CurvePane extends VBox {
               chart.pointAt(v.doubleValue());
               read();
             });
+  }
+
+  /** A line between the curve's head and the curve. */
+  public void put(Node line) {
+    getChildren().add(2, line);
   }
 
   /** The speed that all details follow, rev/min. */

@@ -6,6 +6,7 @@ import grandbore.core.working.Figure;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.ViewName;
 import grandbore.desktop.find.Target.Kind;
+import grandbore.desktop.help.HelpPage;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Station;
 import java.util.ArrayList;
@@ -21,12 +22,14 @@ public final class Findable {
   private final Consumer<Measurement> toReading;
   private final Consumer<Station> toStation;
   private final BiConsumer<Station, ViewName> toView;
+  private final BiConsumer<HelpPage, String> toHelp;
 
   /**
    * @param toInput goes to an input, by its path
    * @param toReading goes to where a measurement is read
    * @param toStation goes to a station
    * @param toView goes to a view of a station
+   * @param toHelp opens a page of the guide at one of its parts
    */
   public Findable(
       Session session,
@@ -34,13 +37,15 @@ public final class Findable {
       Consumer<String> toInput,
       Consumer<Measurement> toReading,
       Consumer<Station> toStation,
-      BiConsumer<Station, ViewName> toView) {
+      BiConsumer<Station, ViewName> toView,
+      BiConsumer<HelpPage, String> toHelp) {
     this.session = session;
     this.commands = commands;
     this.toInput = toInput;
     this.toReading = toReading;
     this.toStation = toStation;
     this.toView = toView;
+    this.toHelp = toHelp;
   }
 
   public List<Target> all() {
@@ -95,6 +100,19 @@ public final class Findable {
     }
     for (var command : commands) {
       all.add(new Target(Kind.COMMAND, command.title(), "", "", command.keyName(), command.act()));
+    }
+    for (var page : HelpPage.values()) {
+      all.add(new Target(Kind.HELP, page.title(), "guide", "", "", () -> toHelp.accept(page, "")));
+      for (var part : page.parts()) {
+        all.add(
+            new Target(
+                Kind.HELP,
+                part,
+                "guide, " + page.title(),
+                "",
+                "",
+                () -> toHelp.accept(page, part)));
+      }
     }
     return all;
   }

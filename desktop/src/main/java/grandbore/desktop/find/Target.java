@@ -17,7 +17,8 @@ public record Target(Kind kind, String title, String where, String value, String
     FIGURE("figure"),
     READING("reading"),
     VIEW("view"),
-    COMMAND("command");
+    COMMAND("command"),
+    HELP("help");
 
     private final String word;
 

@@ -39,6 +39,9 @@ final class LongSection extends Pane {
   /** Width of what the gauges read, px. */
   private static final double GAUGES = 225;
 
+  /** Width of a letter of what is written, at the usual size. */
+  private static final double LETTER = 6.2;
+
   /** Of the room, so much the section may take with its dimensions. */
   private static final double MOST = 0.56;
 
@@ -293,17 +296,25 @@ final class LongSection extends Pane {
   /** How many valves there are and how they lean, which one section does not show. */
   private void valves(Pen pen, Palette palette, Combination c) {
     var h = c.heads();
+    String count =
+        "%d intake, %d exhaust valve%s"
+            .formatted(h.intakeValves(), h.exhaustValves(), h.exhaustValves() > 1 ? "s" : "");
     String lean =
-        shape.opposed()
-            ? ""
-            : "; they lean %.0f° out of this section"
-                .formatted(Math.toDegrees(h.intakeAngle().si()));
-    String words =
-        "%d intake, %d exhaust valve%s%s"
-            .formatted(h.intakeValves(), h.exhaustValves(), h.exhaustValves() > 1 ? "s" : "", lean);
-    pen.text(words, palette.soft(), TextAlignment.RIGHT, getWidth() - 10, still.getHeight() - 10);
+        "they lean %.0f° out of this section".formatted(Math.toDegrees(h.intakeAngle().si()));
+    double right = getWidth() - 10;
+    double last = still.getHeight() - 10;
+    // In two lines where the fields leave no room for one.
+    boolean wide = right - gaugesX > (count + lean).length() * LETTER * look.text();
+    if (shape.opposed()) {
+      pen.text(count, palette.soft(), TextAlignment.RIGHT, right, last);
+    } else if (wide) {
+      pen.text(count + "; " + lean, palette.soft(), TextAlignment.RIGHT, right, last);
+    } else {
+      pen.text(count, palette.soft(), TextAlignment.RIGHT, right, last - 15 * look.text());
+      pen.text(lean, palette.soft(), TextAlignment.RIGHT, right, last);
+    }
     // From below they are all seen, where there is room beside what the gauges read.
-    double foot = still.getHeight() - 20 * look.text();
+    double foot = still.getHeight() - (wide ? 20 : 35) * look.text();
     double radius = Math.min(PLAN, (foot - gaugesY) / 2);
     double x = getWidth() - 12 - radius;
     if (radius > PLAN / 2 && x - radius > gaugesX + GAUGES * look.text()) {

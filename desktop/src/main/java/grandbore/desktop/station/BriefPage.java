@@ -7,10 +7,7 @@ import grandbore.core.combination.Brief;
 import grandbore.core.combination.Mixture;
 import grandbore.core.compression.DonorCheck;
 import grandbore.core.gas.FuelKind;
-import grandbore.core.prediction.SlowRunning;
 import grandbore.core.prediction.WantedBand;
-import grandbore.core.runs.Urgency;
-import grandbore.core.studies.IdleStudy;
 import grandbore.core.units.Quantity;
 import grandbore.core.working.BriefChecks;
 import grandbore.desktop.composition.Columns;
@@ -22,13 +19,10 @@ import grandbore.desktop.controls.SpeedField;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.controls.Words;
 import grandbore.desktop.curve.CurveService;
-import grandbore.desktop.results.Asking;
-import grandbore.desktop.results.ResultService;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -41,18 +35,21 @@ final class BriefPage {
   private final CurveService curves;
   private final Label status = Page.hint("");
   private final CheckRows stands = new CheckRows();
-  private final ResultService service;
-  private final Asking asking;
-  private Optional<SlowRunning.Idle> idle = Optional.empty();
+  private final IdleService idle;
 
   private BriefPage(Session session, CurveService curves) {
     this.session = session;
-    service = new ResultService(curves.runs(), Urgency.SEEN, why -> {});
     this.curves = curves;
+    idle = new IdleService(stands, session, curves);
+    status.textProperty().bind(idle.statusProperty());
     status.managedProperty().bind(status.textProperty().isNotEmpty());
-    asking =
-        new Asking(stands, this::idle).when(session.buildProperty(), session.readingsProperty());
-    WhenSeen.refresh(stands, this::judge, curves.curve(), session.buildProperty());
+    WhenSeen.refresh(
+        stands,
+        this::judge,
+        curves.curve(),
+        session.buildProperty(),
+        session.notesProperty(),
+        idle.idleProperty());
   }
 
   static Node make(Session session, CurveService curves) {
@@ -165,31 +162,11 @@ final class BriefPage {
   private void judge() {
     var curve = curves.curve().getValue();
     if (curve != null) {
-      stands.show(BriefChecks.of(session.build(), curve, idle));
-    }
-  }
-
-  /** Idle is only solved where the brief asks for vacuum. */
-  private void idle() {
-    var brief = session.build().combination().brief();
-    if (!brief.vacuum().isKnown()) {
-      idle = Optional.empty();
-      status.setText("");
-      judge();
-      return;
-    }
-    if (asking.isNew(session.engine().key(), brief.idle(), brief.vacuum())) {
-      status.setText("Solving the idle");
-      service.ask(
-          new IdleStudy(session.engine(), IdleStudy.speed(session.build().combination())),
-          i -> {
-            idle = i;
-            status.setText(
-                i.isPresent()
-                    ? ""
-                    : "No throttle opening holds that idle, or every runner has its own throttle.");
-            judge();
-          });
+      var build = session.build();
+      var all = new ArrayList<>(BriefChecks.of(build, curve, idle.idleProperty().get()));
+      all.addAll(BriefChecks.octane(build, curve));
+      all.addAll(BriefChecks.budget(build, WantsLine.plan(session)));
+      stands.show(all);
     }
   }
 }

@@ -12,6 +12,7 @@ import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -61,6 +62,7 @@ final class BesideFigures extends SideTable {
     line(
         "Least torque in the band",
         each(figures, f -> f.least().map(p -> peak(p, false)).orElse("–")));
+    line("Octane wanted in the band, (R+M)/2", octane(curves, band));
     line("Crosses the first at", crossings(curves));
     for (double share : SHARES) {
       line(
@@ -136,6 +138,19 @@ final class BesideFigures extends SideTable {
                   : "no difference it can tell");
     }
     return all;
+  }
+
+  /** Where it is most. */
+  private static List<String> octane(List<Curve> curves, WantedBand band) {
+    return curves.stream()
+        .map(
+            c ->
+                c.settled().stream()
+                    .filter(p -> p.rpm() >= band.from() && p.rpm() <= band.to())
+                    .max(Comparator.comparingDouble(p -> p.margins().octaneWanted()))
+                    .map(p -> "%.1f at %,.0f".formatted(p.margins().octaneWanted(), p.rpm()))
+                    .orElse("–"))
+        .toList();
   }
 
   private static List<String> crossings(List<Curve> curves) {

@@ -9,6 +9,9 @@ import grandbore.core.runs.Urgency;
 import grandbore.core.studies.CompareStudy;
 import grandbore.core.studies.CurveDifference;
 import grandbore.core.studies.LimitsStudy;
+import grandbore.core.studies.SlowSideStudy;
+import grandbore.core.studies.SlowStudy;
+import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
@@ -21,7 +24,9 @@ import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -40,11 +45,13 @@ final class BesideView extends VBox {
   private final UnaryOperator<String> station;
   private final ResultService service;
   private final ResultService limiting;
+  private final ResultService slowing;
   private final VBox limits = new VBox();
+  private final VBox slow = new VBox();
   private final SpentTime spent;
   private final Asking asking;
-  private final BuildMenu add;
-  private final MenuButton rungs = new MenuButton("Add this build with its changes");
+  private final MenuButton add;
+  private final OfferMenu rungs;
   private final ChangeList ladder;
   private final FlowPane chosen = new FlowPane(6, 4);
   private final Label empty =
@@ -62,6 +69,7 @@ final class BesideView extends VBox {
     this.station = station;
     service = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
     limiting = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
+    slowing = new ResultService(curves.runs(), Urgency.STUDY, why -> status.setText("✕ " + why));
     power = new PlotPane(look, "beside-power", "Power", "%.0f");
     gain = new PlotPane(look, "beside-gain", "Torque gained over the build on the bench", "%.1f");
     why = new WhyPane(curves, look);
@@ -70,7 +78,7 @@ final class BesideView extends VBox {
             .when(session.buildProperty(), session.readingsProperty(), session.notesProperty());
     spent = new SpentTime(session);
     add =
-        new BuildMenu(
+        BuildMenu.of(
             session,
             "Add a build",
             "beside-add",
@@ -78,11 +86,12 @@ final class BesideView extends VBox {
             b -> others.stream().noneMatch(o -> o.id() == b.id()),
             this::put,
             why -> status.setText("✕ " + why));
-    rungs.setId("beside-rungs");
-    rungs.setMinWidth(USE_PREF_SIZE);
-    rungs.setOnShowing(e -> climb());
-    // A menu without an item does not open.
-    rungs.getItems().add(new MenuItem());
+    rungs =
+        new OfferMenu(
+            "beside-rungs",
+            "Add this build with its changes",
+            this::rungs,
+            "The ladder of this build has no change");
     ladder = new ChangeList(session);
     chosen.setAlignment(Pos.CENTER_LEFT);
     status.setId("beside-status");
@@ -106,25 +115,11 @@ final class BesideView extends VBox {
   }
 
   /** This build with the first changes of its ladder, as it is now; its number is less than 0. */
-  private void climb() {
-    rungs.getItems().clear();
-    try {
-      var all = ladder.all();
-      for (int k = 1; k <= all.size(); k++) {
-        int count = k;
-        var item = new MenuItem(rung(all, k));
-        item.setId("beside-rung-" + k);
-        item.setOnAction(e -> add(count));
-        rungs.getItems().add(item);
-      }
-    } catch (IllegalArgumentException e) {
-      status.setText("✕ " + e.getMessage());
-    }
-    if (rungs.getItems().isEmpty()) {
-      var none = new MenuItem("The ladder of this build has no change");
-      none.setDisable(true);
-      rungs.getItems().add(none);
-    }
+  private List<MenuItem> rungs() {
+    var all = ladder.all();
+    return IntStream.rangeClosed(1, all.size())
+        .mapToObj(k -> OfferMenu.item("beside-rung-" + k, rung(all, k), () -> add(k)))
+        .toList();
   }
 
   private void add(int count) {
@@ -211,6 +206,8 @@ final class BesideView extends VBox {
     Page.show(found, !others.isEmpty() && !found.getChildren().isEmpty());
     if (others.isEmpty()) {
       service.cancel();
+      limiting.cancel();
+      slowing.cancel();
       status.setText("");
       found.getChildren().clear();
     }
@@ -268,7 +265,9 @@ final class BesideView extends VBox {
     parts.add(PlotPane.pair(power, gain));
     parts.add(spent);
     parts.add(new BesideFigures(engines, names, curves, band, spent.spent(), money, shown.units()));
+    parts.add(slow);
     limits(all, names, curves);
+    slow(engines, names, shown.units());
     why.of(engines.getFirst(), engines.getLast(), names.getLast(), band, shown);
     parts.add(why);
     parts.add(limits);
@@ -292,6 +291,14 @@ final class BesideView extends VBox {
     limiting.ask(
         new LimitsStudy(each),
         found -> limits.getChildren().setAll(new BesideLimits(names, found)));
+  }
+
+  /** Cranked and idling, each as soon as it is known. */
+  private void slow(List<BuiltEngine> engines, List<String> names, UnitSystem units) {
+    slow.getChildren().clear();
+    Consumer<List<SlowStudy.Slow>> told =
+        solved -> slow.getChildren().setAll(new BesideSlow(engines, names, solved, units));
+    slowing.ask(new SlowSideStudy(engines), told, told);
   }
 
   private static Line line(String name, Curve curve, Shown shown) {

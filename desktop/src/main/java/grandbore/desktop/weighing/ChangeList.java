@@ -23,12 +23,8 @@ final class ChangeList {
   record Written(long build, Combination before) {}
 
   private final Session session;
+  private final LastRead<Planned, Plan> plan = new LastRead<>(PlannedChanges::of);
   private Written written;
-
-  /** What was read last, and of which notes: every edit asks for it. */
-  private List<Planned> read = List.of();
-
-  private Plan plan = Plan.NONE;
 
   ChangeList(Session session) {
     this.session = session;
@@ -40,12 +36,7 @@ final class ChangeList {
    * @throws grandbore.book.FormatException where they can't be read
    */
   Plan plan() {
-    var notes = session.notes(Planned.class);
-    if (!notes.equals(read)) {
-      plan = PlannedChanges.of(notes);
-      read = notes;
-    }
-    return plan;
+    return plan.of(session.notes(Planned.class));
   }
 
   List<Change> all() {

@@ -35,7 +35,8 @@ public final class DoubtService {
     band = curves.doubt();
     service = new ResultService(curves.runs(), Urgency.STUDY, trouble::set);
     asking =
-        new Asking(band.wantedProperty()::get, REST, this::sample).when(session.benchProperty());
+        new Asking(band.wantedProperty()::get, REST, this::sample)
+            .when(session.benchProperty(), band.samplesProperty());
     band.wantedProperty()
         .subscribe(
             is -> {
@@ -75,12 +76,13 @@ public final class DoubtService {
     var speeds = session.build().speeds();
     var wants = WantedBand.of(session.build().combination().brief());
     // Spreads count: a reading that says what was assumed narrows the band.
-    if (!asking.isNew(engine, speeds, wants)) {
+    int samples = band.samplesProperty().get();
+    if (!asking.isNew(engine, speeds, wants, samples)) {
       return;
     }
     trouble.set("");
     service.ask(
-        new DoubtStudy(engine, wants, speeds.from(), speeds.to(), DoubtStudy.USUAL, SEED),
+        new DoubtStudy(engine, wants, speeds.from(), speeds.to(), samples, SEED),
         part -> grow(engine, part),
         whole -> show(engine, whole));
   }

@@ -6,6 +6,7 @@ import grandbore.core.doubt.Uncertain;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.Doubt;
+import grandbore.core.studies.DoubtStudy;
 import grandbore.core.studies.Effects;
 import grandbore.core.studies.EffectsStudy;
 import grandbore.core.studies.SharesStudy;
@@ -22,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -78,6 +80,8 @@ final class DoubtView extends VBox {
             8,
             4,
             onCurve,
+            new Label("samples"),
+            samples(),
             new Label("each alone"),
             step("by its spread", EffectsStudy.Step.SPREAD, steps),
             step("by one per cent", EffectsStudy.Step.PERCENT, steps),
@@ -99,6 +103,16 @@ final class DoubtView extends VBox {
               }
             });
     band.knownProperty().subscribe(k -> known());
+  }
+
+  /** Few are soon there, many tell small shares apart. */
+  private ComboBox<Integer> samples() {
+    var box = new ComboBox<Integer>();
+    box.setId("doubt-samples");
+    box.setAccessibleText("samples of what the inputs allow");
+    box.getItems().setAll(60, DoubtStudy.USUAL, 600);
+    box.valueProperty().bindBidirectional(band.samplesProperty());
+    return box;
   }
 
   private ToggleButton step(String title, EffectsStudy.Step which, ToggleGroup group) {

@@ -37,6 +37,7 @@ import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
@@ -95,7 +96,7 @@ public final class LadderView extends VBox {
     status.setId("ladder-status");
     status.textProperty().subscribe(t -> Page.show(status, !t.isEmpty()));
     var from = menu("From another build", "ladder-from", this::addFrom);
-    var part = new PartMenu(new PartList(session), p -> list.add(List.of(p.change())));
+    var part = PartMenu.of(new PartList(session), p -> list.add(List.of(p.change())));
     var also = menu("Also on another engine", "ladder-also", this::runOn);
     order.setOnAction(e -> order());
     var file = Page.button("From a file", "ladder-file");
@@ -124,8 +125,8 @@ public final class LadderView extends VBox {
     status.setText("✕ " + why);
   }
 
-  private BuildMenu menu(String words, String id, Consumer<Session.Over> chosen) {
-    return new BuildMenu(session, words, id, id + "-", b -> true, chosen, this::trouble);
+  private MenuButton menu(String words, String id, Consumer<Session.Over> chosen) {
+    return BuildMenu.of(session, words, id, id + "-", b -> true, chosen, this::trouble);
   }
 
   /** What leads from this build to another becomes a change. */

@@ -9,11 +9,7 @@ import java.util.List;
 /** The parts of the shop as they stand; each step is kept in the book and can be undone. */
 final class PartList {
   private final Session session;
-
-  /** What was read last, and of which notes: every edit asks for it. */
-  private List<Stocked> read = List.of();
-
-  private List<Part> parts = List.of();
+  private final LastRead<Stocked, List<Part>> parts = new LastRead<>(ShopParts::of);
 
   PartList(Session session) {
     this.session = session;
@@ -25,12 +21,7 @@ final class PartList {
    * @throws grandbore.book.FormatException where one can't be read
    */
   List<Part> all() {
-    var notes = session.notes(Stocked.class);
-    if (!notes.equals(read)) {
-      parts = ShopParts.of(notes);
-      read = notes;
-    }
-    return parts;
+    return parts.of(session.notes(Stocked.class));
   }
 
   /** Those that may be made a change of: not sold. */

@@ -1,67 +1,42 @@
 package grandbore.desktop.weighing;
 
-import grandbore.core.combination.InvalidInput;
 import grandbore.core.shelf.Part;
+import grandbore.core.shelf.PartKind;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 
 /** The parts of the shop by their kind, one to be chosen. */
-final class PartMenu extends MenuButton {
-  private final PartList parts;
-  private final Consumer<Part> chosen;
+final class PartMenu {
+  private PartMenu() {}
 
-  PartMenu(PartList parts, Consumer<Part> chosen) {
-    super("From the shelf");
-    this.parts = parts;
-    this.chosen = chosen;
-    setId("ladder-part");
-    setMinWidth(USE_PREF_SIZE);
-    setOnShowing(e -> offer());
-    // A menu without an item does not open.
-    getItems().add(new MenuItem());
+  static MenuButton of(PartList parts, Consumer<Part> chosen) {
+    return new OfferMenu(
+        "ladder-part", "From the shelf", () -> kinds(parts, chosen), "The shelf is empty");
   }
 
-  private void offer() {
-    getItems().clear();
-    try {
-      for (var part : parts.offered()) {
-        kind(part).getItems().add(item(part));
-      }
-    } catch (grandbore.book.FormatException | InvalidInput e) {
-      getItems().setAll(none("The shelf can't be read: " + e.getMessage()));
+  private static List<MenuItem> kinds(PartList parts, Consumer<Part> chosen) {
+    Map<PartKind, MenuItem> kinds = new EnumMap<>(PartKind.class);
+    for (var part : parts.offered()) {
+      var menu = (Menu) kinds.computeIfAbsent(part.kind(), PartMenu::kind);
+      menu.getItems()
+          .add(
+              OfferMenu.item(
+                  "ladder-part-" + part.number(),
+                  "%s, %s".formatted(part.name(), part.state().title()),
+                  () -> chosen.accept(part)));
     }
-    if (getItems().isEmpty()) {
-      getItems().add(none("The shelf is empty"));
-    }
+    return new ArrayList<>(kinds.values());
   }
 
-  private Menu kind(Part part) {
-    String title = part.kind().title();
-    return getItems().stream()
-        .filter(m -> m.getText().equals(title))
-        .map(Menu.class::cast)
-        .findFirst()
-        .orElseGet(
-            () -> {
-              var menu = new Menu(title);
-              menu.setId("ladder-part-" + part.kind());
-              getItems().add(menu);
-              return menu;
-            });
-  }
-
-  private MenuItem item(Part part) {
-    var item = new MenuItem("%s, %s".formatted(part.name(), part.state().title()));
-    item.setId("ladder-part-" + part.number());
-    item.setOnAction(e -> chosen.accept(part));
-    return item;
-  }
-
-  private static MenuItem none(String words) {
-    var item = new MenuItem(words);
-    item.setDisable(true);
-    return item;
+  private static Menu kind(PartKind kind) {
+    var menu = new Menu(kind.title());
+    menu.setId("ladder-part-" + kind);
+    return menu;
   }
 }
