@@ -4,9 +4,6 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
 import grandbore.core.changes.Change;
 import grandbore.core.changes.Cost;
 import grandbore.core.changes.Plan;
@@ -23,10 +20,14 @@ import java.util.TreeMap;
 
 /** Changes as a JSON document, what they set written as a build document has it. */
 public final class ChangesJson {
-  private static final String FORMAT = "grand-bore-changes";
-  private static final int VERSION = 1;
-  private static final JsonSchema SCHEMA =
-      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(schema());
+  private static final DocumentFormat FORMAT =
+      new DocumentFormat(
+          "grand-bore-changes",
+          1,
+          "Grand Bore changes",
+          "What may be done to an engine: each change with the inputs it sets, as a build document"
+              + " has them, and what it costs.",
+          ChangesJson::describe);
 
   private ChangesJson() {}
 
@@ -37,8 +38,7 @@ public final class ChangesJson {
 
   /** The same with where stages end. */
   public static String write(Plan plan, UnitSystem units) {
-    var node = JsonNodeFactory.instance.objectNode();
-    node.put("format", FORMAT).put("version", VERSION);
+    var node = FORMAT.begin();
     var list = node.putArray("changes");
     plan.changes().forEach(c -> put(list.addObject(), c, units));
     if (!plan.stages().isEmpty()) {
@@ -82,9 +82,7 @@ public final class ChangesJson {
 
   /** The same with where stages end. */
   public static Plan plan(String text) {
-    var node = JsonText.parse(text);
-    JsonText.version(node, FORMAT, VERSION);
-    JsonText.check(node, SCHEMA);
+    var node = FORMAT.read(text);
     var changes = new ArrayList<Change>();
     for (var each : node.get("changes")) {
       changes.add(change(each));
@@ -130,7 +128,7 @@ public final class ChangesJson {
 
   /** The JSON Schema of such a document, as published. */
   public static String schemaText() {
-    return text(schema());
+    return FORMAT.schemaText();
   }
 
   static String text(ObjectNode node) {
@@ -141,17 +139,8 @@ public final class ChangesJson {
     }
   }
 
-  private static ObjectNode schema() {
+  private static void describe(ObjectNode root) {
     var nodes = JsonNodeFactory.instance;
-    var root = BuildSchema.object();
-    root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
-    root.put("title", "Grand Bore changes, version " + VERSION);
-    root.put(
-        "description",
-        "What may be done to an engine: each change with the inputs it sets, as a build document"
-            + " has them, and what it costs.");
-    BuildSchema.property(root, "format", nodes.objectNode().put("const", FORMAT));
-    BuildSchema.property(root, "version", nodes.objectNode().put("const", VERSION));
     var list = nodes.objectNode().put("type", "array").put("minItems", 1).put("maxItems", 200);
     list.set("items", changeSchema());
     BuildSchema.property(root, "changes", list);
@@ -160,7 +149,6 @@ public final class ChangesJson {
     stages.set(
         "items", nodes.objectNode().put("type", "integer").put("minimum", 1).put("maximum", 200));
     ((ObjectNode) root.get("properties")).set("stages", stages);
-    return root;
   }
 
   /** What a change looks like. */

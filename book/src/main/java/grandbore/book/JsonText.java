@@ -80,7 +80,8 @@ final class JsonText {
           faults.stream()
               .min(Comparator.comparing(m -> m.getInstanceLocation().toString()))
               .orElseThrow();
-      throw new FormatException(shown(first.getMessage().replaceFirst("^\\$\\.?", "at ")));
+      String said = first.getMessage().replaceFirst("^\\$: ", "at the top: ");
+      throw new FormatException(shown(said.replaceFirst("^\\$\\.?", "at ")));
     }
   }
 

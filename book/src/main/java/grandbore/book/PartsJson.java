@@ -3,9 +3,6 @@ package grandbore.book;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import com.networknt.schema.JsonSchema;
-import com.networknt.schema.JsonSchemaFactory;
-import com.networknt.schema.SpecVersion;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.shelf.Part;
 import grandbore.core.shelf.PartKind;
@@ -17,18 +14,21 @@ import java.util.List;
 
 /** The shop's parts as a JSON document; their pictures stay with the book. */
 public final class PartsJson {
-  private static final String FORMAT = "grand-bore-parts";
-  private static final int VERSION = 1;
   private static final int MOST = 5000;
-  private static final JsonSchema SCHEMA =
-      JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(schema());
+  private static final DocumentFormat FORMAT =
+      new DocumentFormat(
+          "grand-bore-parts",
+          1,
+          "Grand Bore parts",
+          "The parts of a shop: each with the inputs it sets, as a build document has them, what it"
+              + " costs, where it is and in what condition.",
+          PartsJson::describe);
 
   private PartsJson() {}
 
   /** The document's text, indented, numbers in the units of a system. */
   public static String write(List<Part> parts, UnitSystem units) {
-    var node = JsonNodeFactory.instance.objectNode();
-    node.put("format", FORMAT).put("version", VERSION);
+    var node = FORMAT.begin();
     var list = node.putArray("parts");
     for (var part : parts) {
       var each = list.addObject();
@@ -46,9 +46,7 @@ public final class PartsJson {
    * @throws InvalidInput where a value can't be
    */
   public static List<Part> read(String text) {
-    var node = JsonText.parse(text);
-    JsonText.version(node, FORMAT, VERSION);
-    JsonText.check(node, SCHEMA);
+    var node = FORMAT.read(text);
     var parts = new ArrayList<Part>();
     for (var each : node.get("parts")) {
       parts.add(part(each));
@@ -80,10 +78,10 @@ public final class PartsJson {
 
   /** The JSON Schema of such a document, as published. */
   public static String schemaText() {
-    return ChangesJson.text(schema());
+    return FORMAT.schemaText();
   }
 
-  private static ObjectNode schema() {
+  private static void describe(ObjectNode root) {
     var nodes = JsonNodeFactory.instance;
     var part = ChangesJson.changeSchema();
     BuildSchema.property(
@@ -94,18 +92,8 @@ public final class PartsJson {
     BuildSchema.property(part, "state", BuildSchema.words(PartState.values()));
     ((ObjectNode) part.get("properties"))
         .set("condition", nodes.objectNode().put("type", "string").put("maxLength", 2000));
-    var root = BuildSchema.object();
-    root.put("$schema", "https://json-schema.org/draft/2020-12/schema");
-    root.put("title", "Grand Bore parts, version " + VERSION);
-    root.put(
-        "description",
-        "The parts of a shop: each with the inputs it sets, as a build document has them, what it"
-            + " costs, where it is and in what condition.");
-    BuildSchema.property(root, "format", nodes.objectNode().put("const", FORMAT));
-    BuildSchema.property(root, "version", nodes.objectNode().put("const", VERSION));
     var list = nodes.objectNode().put("type", "array").put("minItems", 1).put("maxItems", MOST);
     list.set("items", part);
     BuildSchema.property(root, "parts", list);
-    return root;
   }
 }

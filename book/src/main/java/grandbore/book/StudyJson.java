@@ -6,7 +6,9 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import grandbore.core.asked.Answer;
 import grandbore.core.asked.Question;
+import grandbore.core.build.Build;
 import grandbore.core.changes.Change;
+import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.Goal;
 import grandbore.core.studies.SearchBounds;
@@ -19,8 +21,14 @@ import java.util.function.Function;
 
 /** A kept study as a JSON document: what was asked, the build of then, what came out. */
 public final class StudyJson {
-  private static final String FORMAT = "grand-bore-study";
-  private static final int VERSION = 1;
+  private static final DocumentFormat FORMAT =
+      new DocumentFormat(
+          "grand-bore-study",
+          1,
+          "Grand Bore study",
+          "A kept study: what was asked, of which build with which readings, by which version of"
+              + " the model, and what came out.",
+          StudySchema::describe);
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
   private StudyJson() {}
@@ -28,10 +36,9 @@ public final class StudyJson {
   /** The document's text. */
   public static String write(KeptStudy study) {
     var units = study.of().build().units();
-    var node = NODES.objectNode();
-    node.put("format", FORMAT).put("version", VERSION).put("model", study.model());
+    var node = FORMAT.begin().put("model", study.model());
     node.set("build", JsonText.parse(BuildJson.writeCompact(study.of())));
-    node.set("asked", asked(study.asked(), units));
+    node.set("asked", asked(study.asked(), study.of().build(), units));
     node.set("answer", answer(study.answer()));
     return node.toString();
   }
@@ -43,11 +50,15 @@ public final class StudyJson {
    * @throws grandbore.core.combination.InvalidInput where a value can't be
    */
   public static KeptStudy read(String text) {
-    var node = JsonText.parse(text);
-    JsonText.version(node, FORMAT, VERSION);
+    var node = FORMAT.read(text);
     var build = BuildJson.read(at(node, "build").toString());
     return new KeptStudy(
         at(node, "model").asInt(), build, question(at(node, "asked")), answer(at(node, "answer")));
+  }
+
+  /** The JSON Schema of such a document. */
+  public static String schemaText() {
+    return FORMAT.schemaText();
   }
 
   /** What has to be there. */
@@ -59,7 +70,7 @@ public final class StudyJson {
     return there;
   }
 
-  private static ObjectNode asked(Question asked, UnitSystem units) {
+  private static ObjectNode asked(Question asked, Build build, UnitSystem units) {
     var node = NODES.objectNode();
     switch (asked) {
       case Question.OfLadder q -> {
@@ -86,6 +97,12 @@ public final class StudyJson {
         bounds(node.putObject("bounds"), q.bounds());
         node.put("robust", q.robust());
         node.put("candidates", q.candidates()).put("seed", q.seed());
+      }
+      case Question.OfBeside q -> {
+        node.put("kind", "BESIDE");
+        rivals(node.putArray("others"), q.others(), build);
+        speeds(node, q.speeds());
+        band(node, q.band());
       }
       case Question.OfDoubt q -> {
         node.put("kind", "DOUBT");
@@ -120,6 +137,9 @@ public final class StudyJson {
               node.path("robust").asBoolean(),
               at(node, "candidates").asInt(),
               at(node, "seed").asLong());
+      case "BESIDE" ->
+          new Question.OfBeside(
+              list(at(node, "others"), StudyJson::rival), numbers(at(node, "speeds")), band(node));
       case "DOUBT" ->
           new Question.OfDoubt(
               band(node),
@@ -129,6 +149,30 @@ public final class StudyJson {
               at(node, "seed").asLong());
       default -> throw new FormatException("Studies are not of a kind " + Lines.shortened(kind));
     };
+  }
+
+  /** Each as a build document without readings, its measured values in place. */
+  private static void rivals(ArrayNode list, List<Question.Rival> others, Build build) {
+    for (var o : others) {
+      var document = new BuildDocument(build.with(o.engine().combination()), List.of());
+      var one = list.addObject().put("name", o.name());
+      one.set("build", JsonText.parse(BuildJson.writeCompact(document)));
+      var clearances = one.putArray("clearances");
+      o.engine().clearances().forEach(clearances::add);
+    }
+  }
+
+  private static Question.Rival rival(JsonNode node) {
+    var build = BuildJson.read(at(node, "build").toString()).build();
+    try {
+      return new Question.Rival(
+          at(node, "name").asText(),
+          new BuiltEngine(build.combination(), numbers(at(node, "clearances"))));
+    } catch (FormatException e) {
+      throw e;
+    } catch (IllegalArgumentException e) {
+      throw new FormatException("In the study: " + e.getMessage(), e);
+    }
   }
 
   private static void changes(ObjectNode node, List<Change> changes, UnitSystem units) {

@@ -10,6 +10,7 @@ import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Studied;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DemoChanges;
+import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.ModelVersion;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.RunQueue;
@@ -17,6 +18,7 @@ import grandbore.core.runs.Urgency;
 import grandbore.core.studies.Goal;
 import grandbore.core.studies.SearchBounds;
 import grandbore.core.studies.SweepAxis;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
@@ -76,7 +78,14 @@ class KeptStudyTest {
             false,
             10,
             1),
-        new Question.OfDoubt(BAND, 3000, 7000, 50, 9));
+        new Question.OfDoubt(BAND, 3000, 7000, 50, 9),
+        new Question.OfBeside(
+            List.of(
+                new Question.Rival("The same, measured", eight().engine()),
+                new Question.Rival(
+                    "Four", BuiltEngine.asSpecified(DemoBuilds.paddockFour().combination()))),
+            List.of(4000.0, 6000.0),
+            BAND));
   }
 
   @Test
@@ -119,13 +128,20 @@ class KeptStudyTest {
     }
   }
 
+  /** The schema that is published is the one that documents are held against. */
+  @Test
+  void theSchemaIsPublished() throws Exception {
+    assertThat(Files.readString(Path.of("../docs/formats/study-1.schema.json")))
+        .isEqualTo(StudyJson.schemaText());
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
       value = {
-        "\"asked\": | \"axed\": | “asked” is missing",
-        "\"kind\":\"SEARCH\" | \"kind\":\"GUESS\" | GUESS",
-        "\"goal\":\"PEAK_POWER\" | \"goal\":\"NOISE\" | NOISE",
+        "\"asked\": | \"axed\": | at the top: required property 'asked'",
+        "\"kind\":\"SEARCH\" | \"kind\":\"GUESS\" | at asked.kind",
+        "\"goal\":\"PEAK_POWER\" | \"goal\":\"NOISE\" | at asked.goal",
         "exhaust.primaryDiameter\",\"values | exhaust.primaryDiametre\",\"values | primaryDiametre",
         "[\"rpm\",\"hp\"] | [\"rpm\"] | 2 under 1",
         "\"money\":1200.0 | \"money\":-5 | Budget",

@@ -3,6 +3,7 @@ package grandbore.cli;
 import grandbore.book.BuildSchema;
 import grandbore.book.ChangesJson;
 import grandbore.book.PartsJson;
+import grandbore.book.StudyJson;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -11,13 +12,17 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "schema",
-    description = "Prints the JSON Schema of a build document, of changes, or of parts.")
+    description =
+        "Prints the JSON Schema of a build document, of changes, of parts, or of a study.")
 final class SchemaCommand implements Callable<Integer> {
   @Option(names = "--changes", description = "that of a document of changes")
   private boolean changes;
 
   @Option(names = "--parts", description = "that of a document of parts")
   private boolean parts;
+
+  @Option(names = "--study", description = "that of a kept study")
+  private boolean study;
 
   @Spec private CommandSpec spec;
 
@@ -29,6 +34,9 @@ final class SchemaCommand implements Callable<Integer> {
   }
 
   private String text() {
+    if (study) {
+      return StudyJson.schemaText();
+    }
     if (parts) {
       return PartsJson.schemaText();
     }

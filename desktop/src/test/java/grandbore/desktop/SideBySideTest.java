@@ -91,6 +91,17 @@ class SideBySideTest extends BenchTest {
     var log = Files.writeString(folder.resolve("log.csv"), "time,rpm\n0,5100\n1,5130\n2,0\n");
     robot.interact(() -> robot.lookup("#spent-time").<SpentTime>query().read(log));
     assertThat(text("#spent-words")).isEqualTo("5125 100");
+    // Kept, it is asked again of what it was asked of, and comes to the same.
+    press("#beside-keep");
+    view("weighing-kept");
+    until("kept", () -> robot.lookup("Ask it again as it was").tryQuery().isPresent());
+    robot.clickOn("Open");
+    var said = text("#kept-said");
+    assertThat(said).contains("Tight four: +", "The same again: none it can tell");
+    robot.clickOn("Ask it again as it was");
+    until("again", () -> words("#kept-studies").stream().anyMatch(w -> w.contains("as it was on")));
+    assertThat(text("#kept-said")).isEqualTo(said);
+    view("weighing-beside");
     // One taken away is gone from the table, and comes back from the list.
     robot.clickOn("#beside-chip-3");
     until("one of them", () -> !words("#beside-figures").contains("The same again"));

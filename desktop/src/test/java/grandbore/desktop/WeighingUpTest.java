@@ -3,7 +3,10 @@ package grandbore.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
+import grandbore.book.PlannedChanges;
+import grandbore.core.changes.Cost;
 import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Planned;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
@@ -20,6 +23,7 @@ import java.time.Instant;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -82,6 +86,10 @@ class WeighingUpTest extends BenchTest {
     assertThat(words("#sweep-table")).contains("Room from piston to valve");
     choose("#sweep-score", Goal.BAND_POWER);
     assertThat(text("#sweep-status")).isEqualTo(most);
+    // One curve of the fan is picked, and says what it comes to.
+    assertThat(text("#sweep-picked")).isEqualTo("all of them");
+    robot.interact(() -> robot.lookup("#sweep-pick").<Slider>query().setValue(3));
+    assertThat(text("#sweep-picked")).matches("[\\d.]+ mm: \\d+\\.\\d kW");
     // Kept, it is asked again of the same engine and comes to the same.
     press("#sweep-keep");
     view("weighing-kept");
@@ -202,8 +210,16 @@ class WeighingUpTest extends BenchTest {
     robot.clickOn("#change-close");
     assertThat(words("#change-writer")).anyMatch(w -> w.contains("many"));
     assertThat(session.build().combination()).as("nothing is lost").isNotEqualTo(before);
-    robot.interact(() -> robot.lookup("#change-price").<TextField>query().setText("100"));
+    robot.interact(() -> robot.lookup("#change-price").<TextField>query().setText("80"));
+    robot.clickOn("#change-labour").write("20");
+    robot.clickOn("#change-hours").write("2.5");
+    robot.clickOn("#change-supplier").write("own shop");
+    robot.clickOn("#change-needs").write("a longer cable; jets");
     robot.clickOn("#change-close");
+    var written = PlannedChanges.of(session.notes(Planned.class)).changes().getFirst();
+    assertThat(written.cost()).isEqualTo(new Cost(80, 20, 2.5));
+    assertThat(written.supplier()).isEqualTo("own shop");
+    assertThat(written.needs()).containsExactly("a longer cable", "jets");
     assertThat(session.build().combination()).isEqualTo(before);
     assertThat(rungs()).containsExactly("1  Freer throttles");
 
@@ -232,6 +248,8 @@ class WeighingUpTest extends BenchTest {
     assertThat(rungs()).containsExactly("1  As Tight four", "2  Freer throttles");
     robot.interact(session::undo);
     assertThat(rungs()).containsExactly("1  Freer throttles", "2  As Tight four");
+    // All of it stands again at once.
+    until("run", () -> isShown("#ladder-pairs") && !words("#ladder-pairs").contains("–"));
     // Compression costs nothing here, and so comes first.
     robot.clickOn("#ladder-order");
     until("ordered", () -> rungs().getFirst().equals("1  As Tight four"));

@@ -60,13 +60,7 @@ final class WindowRobot extends FxRobot {
 
   @Override
   public WindowRobot clickOn(Node node, MouseButton... buttons) {
-    return clickOn(
-        onItsThread(
-            () -> {
-              var in = node.getBoundsInLocal();
-              return node.localToScreen(in.getCenterX(), in.getCenterY());
-            }),
-        buttons);
+    return clickOn(middle(node), buttons);
   }
 
   @Override
@@ -75,6 +69,14 @@ final class WindowRobot extends FxRobot {
     return interact(() -> platform().mouseMove(at))
         .interact(() -> platform().mousePress(used))
         .interact(() -> platform().mouseRelease(used));
+  }
+
+  private static Point2D middle(Node node) {
+    return onItsThread(
+        () -> {
+          var in = node.getBoundsInLocal();
+          return node.localToScreen(in.getCenterX(), in.getCenterY());
+        });
   }
 
   @Override

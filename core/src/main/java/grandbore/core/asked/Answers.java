@@ -188,11 +188,11 @@ public final class Answers {
     return String.format(Locale.US, "%,.0f", value);
   }
 
-  private static String shown(Quantity quantity, double si, UnitSystem units) {
+  static String shown(Quantity quantity, double si, UnitSystem units) {
     return Double.isFinite(si) ? quantity.show(si, units) : "–";
   }
 
-  private static String gain(double watts, double base, UnitSystem units) {
+  static String gain(double watts, double base, UnitSystem units) {
     var unit = Quantity.POWER.unit(units);
     return Double.isNaN(watts)
         ? "–"

@@ -2,8 +2,11 @@ package grandbore.core.asked;
 
 import grandbore.core.changes.Change;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Study;
+import grandbore.core.studies.CompareStudy;
 import grandbore.core.studies.Doubt;
 import grandbore.core.studies.DoubtStudy;
 import grandbore.core.studies.Goal;
@@ -16,9 +19,11 @@ import grandbore.core.studies.SearchBounds;
 import grandbore.core.studies.SearchStudy;
 import grandbore.core.studies.SweepAxis;
 import grandbore.core.units.UnitSystem;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 
 /** What a study asks, of whatever engine. */
 public sealed interface Question {
@@ -149,6 +154,36 @@ public sealed interface Question {
       return new Posed<>(
           new DoubtStudy(engine, band, from, to, samples, seed),
           (found, units) -> Answers.of(found, band, units));
+    }
+  }
+
+  /**
+   * Another engine that one is held against.
+   *
+   * @param engine as it was measured then
+   */
+  record Rival(String name, BuiltEngine engine) {}
+
+  /** Engines side by side. */
+  record OfBeside(List<Rival> others, List<Double> speeds, WantedBand band) implements Question {
+    public OfBeside {
+      others = List.copyOf(others);
+      speeds = List.copyOf(speeds);
+    }
+
+    @Override
+    public String title() {
+      return "Beside " + others.stream().map(Rival::name).collect(Collectors.joining(", "));
+    }
+
+    @Override
+    public Posed<List<Curve>> to(BuiltEngine engine) {
+      var engines = new ArrayList<BuiltEngine>();
+      engines.add(engine);
+      others.forEach(o -> engines.add(o.engine()));
+      return new Posed<>(
+          new CompareStudy(engines, speeds, Fidelity.PLACED),
+          (curves, units) -> BesideAnswer.of(this, engines, curves, units));
     }
   }
 }

@@ -8,6 +8,7 @@ import java.awt.Color;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.DoubleConsumer;
 import java.util.stream.Collectors;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -56,6 +57,8 @@ public final class PlotPane extends VBox {
   private final Label reading = new Label();
   private List<Line> lines = List.of();
   private double[] shaded = {};
+  private int picked = -1;
+  private DoubleConsumer pointed = at -> {};
 
   /**
    * @param digits how the reading shows a value, such as {@code %.1f}
@@ -99,7 +102,9 @@ public final class PlotPane extends VBox {
             e -> {
               var area = viewer.getCanvas().getRenderingInfo().getPlotInfo().getDataArea();
               if (area.contains(e.getX(), e.getY())) {
-                point(abscissa.java2DToValue(e.getX(), area, RectangleEdge.BOTTOM));
+                double at = abscissa.java2DToValue(e.getX(), area, RectangleEdge.BOTTOM);
+                point(at);
+                pointed.accept(at);
               }
             });
     viewer.addEventHandler(
@@ -129,6 +134,19 @@ public final class PlotPane extends VBox {
   /** How its numbers are written from now on: {@code %.1f}. */
   public void digits(String format) {
     digits = format;
+  }
+
+  /** Told the abscissa that the mouse points at. */
+  public void onPoint(DoubleConsumer told) {
+    pointed = told;
+  }
+
+  /** Draws one line stronger than the others, and names it alone; −1 for all alike. */
+  public void pick(int line) {
+    if (picked != line) {
+      picked = line;
+      dress();
+    }
   }
 
   /** Draws lines; the abscissa's spans given in pairs are shaded. */
@@ -206,11 +224,19 @@ public final class PlotPane extends VBox {
       var color = colors[k % colors.length];
       renderer.setSeriesPaint(k, color);
       renderer.setSeriesStroke(
-          k, ChartDress.line(1.8f, DASHES[(k + k / colors.length) % DASHES.length]));
-      if (places.get(k) != null && lines.size() > 1) {
+          k, ChartDress.line(width(k), DASHES[(k + k / colors.length) % DASHES.length]));
+      if (places.get(k) != null && lines.size() > 1 && (!isPicked() || k == picked)) {
         name(lines.get(k).name(), places.get(k), color);
       }
     }
+  }
+
+  private boolean isPicked() {
+    return picked >= 0 && picked < lines.size();
+  }
+
+  private float width(int line) {
+    return !isPicked() ? 1.8f : line == picked ? 3.4f : 0.8f;
   }
 
   private void name(String name, LineNames.Place at, Color color) {

@@ -1,12 +1,11 @@
 package grandbore.desktop.weighing;
 
+import grandbore.core.asked.Question;
 import grandbore.core.changes.Change;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
-import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.Urgency;
-import grandbore.core.studies.CompareStudy;
 import grandbore.core.studies.CurveDifference;
 import grandbore.core.studies.LimitsStudy;
 import grandbore.core.studies.SlowSideStudy;
@@ -61,6 +60,7 @@ final class BesideView extends VBox {
   private final PlotPane power;
   private final PlotPane gain;
   private final WhyPane why;
+  private final StudyKeeper keeper;
   private final List<Session.Over> others = new ArrayList<>();
 
   BesideView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
@@ -73,6 +73,7 @@ final class BesideView extends VBox {
     power = new PlotPane(look, "beside-power", "Power", "%.0f");
     gain = new PlotPane(look, "beside-gain", "Torque gained over the build on the bench", "%.1f");
     why = new WhyPane(curves, look);
+    keeper = new StudyKeeper(session, "beside-keep");
     asking =
         new Asking(this, this::solve)
             .when(session.buildProperty(), session.readingsProperty(), session.notesProperty());
@@ -199,13 +200,14 @@ final class BesideView extends VBox {
           });
       chosen.getChildren().add(chip);
     }
-    chosen.getChildren().addAll(add, rungs);
+    chosen.getChildren().addAll(add, rungs, keeper);
     add.setDisable(others.size() >= MOST_OTHERS);
     rungs.setDisable(others.size() >= MOST_OTHERS);
     Page.show(empty, others.isEmpty());
     Page.show(found, !others.isEmpty() && !found.getChildren().isEmpty());
     if (others.isEmpty()) {
       service.cancel();
+      Page.show(keeper, false);
       limiting.cancel();
       slowing.cancel();
       status.setText("");
@@ -233,9 +235,19 @@ final class BesideView extends VBox {
       return;
     }
     found.setOpacity(0.45);
+    var question =
+        new Question.OfBeside(
+            others.stream().map(o -> new Question.Rival(o.build().name(), o.engine())).toList(),
+            speeds,
+            band);
+    keeper.asked(question);
+    var posed = question.to(session.engine());
     service.ask(
-        new CompareStudy(engines, speeds, Fidelity.PLACED),
-        curves -> show(all, money, curves, band, new Shown(units)));
+        posed.study(),
+        curves -> {
+          show(all, money, curves, band, new Shown(units));
+          keeper.answered(posed.answer().apply(curves, units));
+        });
   }
 
   private void show(

@@ -99,11 +99,11 @@ final class ChangeList {
    *
    * @throws grandbore.core.combination.InvalidInput where nothing was edited
    */
-  void close(String name, double price) {
+  void close(String name, Cost cost, String supplier, List<String> needs) {
     var before = written.before;
     // Refused before anything is put back: what was edited is not lost.
-    var change =
-        Change.between(name, before, session.build().combination()).costing(new Cost(price, 0, 0));
+    var between = Change.between(name, before, session.build().combination());
+    var change = new Change(name, between.sets(), cost, supplier, needs);
     written = null;
     session.edit("Change written", b -> b.with(before));
     add(List.of(change));

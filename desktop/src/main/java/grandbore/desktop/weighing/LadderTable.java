@@ -9,14 +9,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import javafx.css.PseudoClass;
 import javafx.geometry.HPos;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
-import javafx.scene.input.ClipboardContent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -28,6 +27,9 @@ import javafx.scene.layout.Region;
  * a subtotal of each stage.
  */
 final class LadderTable extends GridPane {
+  private static final PseudoClass DRAGGED = PseudoClass.getPseudoClass("dragged");
+  private static final PseudoClass ABOVE = PseudoClass.getPseudoClass("above");
+
   /** Column of the other engine. */
   private static final int OTHER = 7;
 
@@ -41,6 +43,9 @@ final class LadderTable extends GridPane {
   private final List<Change> changes;
   private final List<Plan.Stage> stages;
   private final boolean beside;
+
+  /** The place of the rung that is dragged. */
+  private int dragged;
 
   /**
    * What is told by column of each rung, then of each stage where there are several, then of all.
@@ -171,24 +176,15 @@ final class LadderTable extends GridPane {
         new Tooltip("Drag it to another rung, or move it with Alt and the arrow keys." + needs));
     name.setOnDragDetected(
         e -> {
-          var content = new ClipboardContent();
-          content.putString(String.valueOf(i));
-          name.startDragAndDrop(TransferMode.MOVE).setContent(content);
+          dragged = i;
+          name.startFullDrag();
+          name.pseudoClassStateChanged(DRAGGED, true);
           e.consume();
         });
-    name.setOnDragOver(
-        e -> {
-          if (!name.equals(e.getGestureSource()) && e.getDragboard().hasString()) {
-            e.acceptTransferModes(TransferMode.MOVE);
-          }
-          e.consume();
-        });
-    name.setOnDragDropped(
-        e -> {
-          list.move(Integer.parseInt(e.getDragboard().getString()), i);
-          e.setDropCompleted(true);
-          e.consume();
-        });
+    name.setOnMouseDragEntered(e -> name.pseudoClassStateChanged(ABOVE, true));
+    name.setOnMouseDragExited(e -> name.pseudoClassStateChanged(ABOVE, false));
+    name.setOnMouseDragReleased(e -> list.move(dragged, i));
+    name.setOnMouseReleased(e -> name.pseudoClassStateChanged(DRAGGED, false));
     name.setFocusTraversable(true);
     name.setOnKeyPressed(
         e -> {

@@ -71,6 +71,10 @@ public final class LadderView extends VBox {
   private final StudyKeeper keeper;
   private Optional<Session.Over> other = Optional.empty();
   private Optional<Ladder> ladder = Optional.empty();
+
+  /** The last that was run to its end. */
+  private Optional<Ladder> run = Optional.empty();
+
   private Optional<Ladder> onOther = Optional.empty();
   private LadderTable table;
 
@@ -214,6 +218,7 @@ public final class LadderView extends VBox {
           },
           whole -> {
             ladder = Optional.of(whole);
+            run = Optional.of(whole);
             show();
             whole(whole);
             keeper.answered(Answers.of(whole, units));
@@ -258,6 +263,8 @@ public final class LadderView extends VBox {
       if (!all.isEmpty()) {
         found.getChildren().add(table);
       }
+      // Brought back by undo before it was asked anew, all of it is known.
+      run.ifPresent(this::whole);
     }
     var fits = ladder.filter(l -> l.changes().equals(all));
     table.fill(fits, onOther.filter(l -> l.changes().equals(all)));

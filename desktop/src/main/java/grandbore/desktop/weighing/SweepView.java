@@ -29,14 +29,17 @@ import grandbore.desktop.results.RunLine;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -59,11 +62,16 @@ public final class SweepView extends VBox {
   private final ComboBox<Goal> score = GoalUnit.box("sweep-score", "what is weighed", "");
   private final VBox table = new VBox();
   private final PlotPane fan;
+  private final Slider pick = new Slider();
+  private final Label picked = new Label();
   private final PlotPane average;
   private final StudyKeeper keeper;
   private Specs.Field field = Specs.field("exhaust.primaryLength");
   private SweepAxis axis;
   private InputSweep found;
+
+  /** As far as it is run. */
+  private InputSweep drawn;
 
   SweepView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
     super(10);
@@ -102,9 +110,70 @@ public final class SweepView extends VBox {
             new RunLine("sweep-run", service, asking::again),
             says,
             PlotPane.pair(fan, average),
+            picker(),
             table);
     sweep(field.path());
     session.buildProperty().subscribe(b -> around());
+  }
+
+  /** Picks one curve of the fan: by the slider, or by pointing at a value on the other plot. */
+  private HBox picker() {
+    pick.setId("sweep-pick");
+    pick.setAccessibleText("curve of the fan");
+    pick.setMin(0);
+    pick.setBlockIncrement(1);
+    pick.setMajorTickUnit(1);
+    pick.setMinorTickCount(0);
+    pick.setSnapToTicks(true);
+    pick.setPrefWidth(220);
+    picked.setId("sweep-picked");
+    pick.valueProperty().subscribe(v -> picked());
+    average.onPoint(
+        at -> {
+          if (drawn != null) {
+            var unit = quantity().unit(session.build().units());
+            pick.setValue(1 + nearest(drawn, unit.toSi(at)));
+          }
+        });
+    var row = new HBox(8, new Label("one curve"), pick, picked);
+    row.setAlignment(Pos.CENTER_LEFT);
+    return row;
+  }
+
+  private static int nearest(InputSweep sweep, double si) {
+    return IntStream.range(0, sweep.rungs().size())
+        .boxed()
+        .min(Comparator.comparingDouble(i -> Math.abs(sweep.value(0, i) - si)))
+        .orElse(0);
+  }
+
+  /** The first place of the slider picks none. */
+  private void picked() {
+    int which = (int) Math.round(pick.getValue()) - 1;
+    fan.pick(lineOf(which));
+    if (drawn == null || which < 0 || which >= drawn.rungs().size()) {
+      picked.setText("all of them");
+      return;
+    }
+    var units = session.build().units();
+    var rung = drawn.rungs().get(which);
+    picked.setText(
+        "%s: %s"
+            .formatted(
+                quantity().show(drawn.value(0, which), units),
+                rung.refused().isEmpty()
+                    ? score.getValue().show(score(rung), units)
+                    : rung.refused()));
+  }
+
+  /** Which line of the fan a value's curve is; those that could not be built have none. */
+  private int lineOf(int which) {
+    if (drawn == null || which < 0 || which >= drawn.rungs().size()) {
+      return -1;
+    }
+    return drawn.rungs().get(which).curve().isEmpty()
+        ? -1
+        : (int) drawn.rungs().subList(0, which).stream().filter(r -> r.curve().isPresent()).count();
   }
 
   /** Sweeps an input, a fifth up and down from where it stands. */
@@ -216,6 +285,8 @@ public final class SweepView extends VBox {
                 more.stream().mapToDouble(p -> shown.torque().fromSi(p.torque())).toArray()));
       }
     }
+    drawn = sweep;
+    pick.setMax(sweep.rungs().size());
     var band = band();
     fan.show("rpm", shown.torque().symbol(), gains, band.from(), band.to());
     average.digits(GoalUnit.format(score.getValue(), shown.units()));
@@ -225,6 +296,7 @@ public final class SweepView extends VBox {
             + InputField.symbol(quantity(), shown.units()),
         by.symbol(),
         List.of(new Line(score.getValue().label(), array(at), array(averages))));
+    picked();
     table
         .getChildren()
         .setAll(new SweepTable(sweep, quantity(), shown.units(), score.getValue(), band));
