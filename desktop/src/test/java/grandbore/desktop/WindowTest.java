@@ -342,4 +342,34 @@ class WindowTest extends BenchTest {
     assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.BRIEF);
     until("told there too", () -> isShown("#check-brief_vacuum"));
   }
+
+  /** A pinned curve stays through edits and other builds, goes out with the table, and goes. */
+  @Test
+  void aPinnedCurveStaysWhateverBecomesOfTheBuild() {
+    settle();
+    var first = curve().curve();
+    press("#curve-pin");
+    String name = robot.lookup("#pin-A").<Button>query().getText();
+    assertThat(name).startsWith("A  " + bench.session().build().name()).contains(" hp");
+    double before = curve().curve().peakPower().orElseThrow().power();
+    edit(
+        "bottomEnd.bore",
+        Specs.field("bottomEnd.bore")
+            .get(combination())
+            .with(1.01 * combination().bottomEnd().bore().si(), Provenance.CARD));
+    settle();
+    assertThat(curve().curve()).isNotEqualTo(first);
+    assertThat(curve().curve().peakPower().orElseThrow().power()).isNotEqualTo(before);
+    for (int k = 0; k < 5; k++) {
+      press("#curve-pin");
+    }
+    assertThat(robot.lookup("#curve-pin").<Button>query().isDisabled()).isTrue();
+    var file = folder.resolve("curves.csv");
+    robot.interact(
+        () -> ((PlotTools) robot.lookup("#curve-export").query().getParent()).save(file));
+    assertThat(file).content().contains("A, " + bench.session().build().name(), "F, ");
+    press("#pin-A");
+    assertThat(isShown("#pin-A")).isFalse();
+    assertThat(isShown("#pin-B")).isTrue();
+  }
 }

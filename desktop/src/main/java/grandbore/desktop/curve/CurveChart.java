@@ -47,6 +47,8 @@ final class CurveChart extends StackPane {
   private double watts;
   private static final int NOW = 0;
   private static final int GHOST = 1;
+  private static final int PINNED = 2;
+  private static final float[][] DASHES = {{2, 2}, {6, 2}, {10, 3, 2, 3}, {1, 3}};
   private static final double HEADROOM = 1.12;
 
   private final Look look;
@@ -173,6 +175,10 @@ final class CurveChart extends StackPane {
     powers.addSeries(series("power", seen.curve(), p -> power(p.power())));
     torques.addSeries(series("torque before", seen.ghost(), p -> torque(p.torque())));
     powers.addSeries(series("power before", seen.ghost(), p -> power(p.power())));
+    for (var pin : seen.pinned()) {
+      torques.addSeries(series("torque " + pin.letter(), pin.curve(), p -> torque(p.torque())));
+      powers.addSeries(series("power " + pin.letter(), pin.curve(), p -> power(p.power())));
+    }
     plot.setDataset(0, torques);
     plot.setDataset(1, powers);
     bands.write(doubt, seen.curve(), this::torque, this::power);
@@ -205,7 +211,7 @@ final class CurveChart extends StackPane {
   }
 
   private void grow(XYSeriesCollection torques, XYSeriesCollection powers) {
-    for (int s = 0; s < 2; s++) {
+    for (int s = 0; s < torques.getSeriesCount(); s++) {
       double t = torques.getSeries(s).getMaxY();
       double p = powers.getSeries(s).getMaxY();
       if (t * 1.02 > torqueTop) {
@@ -262,6 +268,10 @@ final class CurveChart extends StackPane {
     renderer.setSeriesPaint(GHOST, faded(color, 80));
     renderer.setSeriesStroke(NOW, ChartDress.line(2.4f, dash));
     renderer.setSeriesStroke(GHOST, new BasicStroke(1.2f));
+    for (int k = 0; k < seen.pinned().size(); k++) {
+      renderer.setSeriesPaint(PINNED + k, faded(color, 170));
+      renderer.setSeriesStroke(PINNED + k, ChartDress.line(1.1f, DASHES[k % DASHES.length]));
+    }
   }
 
   private static Color faded(Color c, int alpha) {
@@ -277,12 +287,19 @@ final class CurveChart extends StackPane {
       for (int k = 0; k < data.getSeriesCount(); k++) {
         double[][] xy = data.getSeries(k).toArray();
         if (xy[0].length > 0) {
-          String beside = seen.beside().isEmpty() ? "before" : seen.beside();
-          all.add(new Line(k == NOW ? unit : unit + ", " + beside, xy[0], xy[1]));
+          all.add(new Line(k == NOW ? unit : unit + ", " + whose(k), xy[0], xy[1]));
         }
       }
     }
     return all;
+  }
+
+  private String whose(int series) {
+    if (series >= PINNED) {
+      var pin = seen.pinned().get(series - PINNED);
+      return pin.letter() + ", " + pin.of();
+    }
+    return seen.beside().isEmpty() ? "before" : seen.beside();
   }
 
   PlotTools tools(Consumer<String> said) {

@@ -115,6 +115,11 @@ final class CurveMarks {
       lines.add(line(seen.beside(), seen.ghost(), scale::torqueShare));
       lines.add(line("", seen.ghost(), scale::powerShare));
     }
+    for (var pin : seen.pinned()) {
+      // Its power's line is told by its dashes, which are those of its torque.
+      lines.add(line(pin.letter(), pin.curve(), scale::torqueShare));
+      lines.add(line("", pin.curve(), scale::powerShare));
+    }
     int named = lines.size();
     lines.addAll(clearOf);
     var places = LineNames.of(lines, scale.pixels / look.text());

@@ -4,6 +4,7 @@ import grandbore.core.combination.Combination;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.curve.BandOfDoubt.Known;
 import grandbore.desktop.look.Look;
@@ -35,6 +36,7 @@ public final class CurvePane extends VBox {
   private final Button full = new Button("Every cylinder");
   private final Button cancel = new Button("Cancel");
   private final ToggleButton doubt = new ToggleButton("Doubt");
+  private final Pins pins = new Pins();
   private final Slider rpm = new Slider();
   private final FlowPane reading = new FlowPane(14, 4);
   private long shownBuild;
@@ -84,8 +86,10 @@ public final class CurvePane extends VBox {
     VBox.setVgrow(chart, Priority.ALWAYS);
     HBox.setHgrow(status, Priority.ALWAYS);
     status.setMaxWidth(Double.MAX_VALUE);
-    var says = new HBox(8, status, doubt);
-    getChildren().addAll(head, says, chart, rpm, reading);
+    var says = new HBox(8, status, pins.button(), doubt);
+    getChildren().addAll(head, says, pins, chart, rpm, reading);
+    pins.button().setOnAction(e -> pin());
+    pins.changed().subscribe(p -> show());
     service.stateProperty().subscribe(s -> show());
     session.buildProperty().subscribe(b -> show());
     service.overProperty().subscribe(o -> show());
@@ -101,12 +105,26 @@ public final class CurvePane extends VBox {
 
   /** A line between the curve's head and the curve. */
   public void put(Node line) {
-    getChildren().add(2, line);
+    getChildren().add(getChildren().indexOf(pins), line);
   }
 
   /** The speed that all details follow, rev/min. */
   public ReadOnlyDoubleProperty rpmProperty() {
     return rpm.valueProperty();
+  }
+
+  /** The curve as it stands stays on the chart, whatever becomes of the build. */
+  private void pin() {
+    var curve = service.stateProperty().get().curve();
+    if (curve != null) {
+      var power = Quantity.POWER.unit(session.build().units());
+      String most =
+          curve
+              .peakPower()
+              .map(p -> ", %.0f %s".formatted(power.fromSi(p.power()), power.symbol()))
+              .orElse("");
+      pins.add(session.build().name() + most, curve);
+    }
   }
 
   private void show() {
@@ -124,7 +142,7 @@ public final class CurvePane extends VBox {
       rpm.setValue(from + 0.6 * (to - from));
     }
     var band = WantedBand.of(build.combination().brief());
-    var seen = Seen.of(state, service.overProperty().get(), laid());
+    var seen = Seen.of(state, service.overProperty().get(), laid(), pins.changed().get());
     double wanted = build.combination().brief().power().si();
     var now = List.<Object>of(build.units(), build.speeds(), session.id(), band, wanted);
     if (!seen.equals(drawn) || !now.equals(drawnWith)) {

@@ -1,6 +1,7 @@
 package grandbore.desktop.curve;
 
 import grandbore.core.prediction.Curve;
+import java.util.List;
 
 /**
  * The curves that are drawn.
@@ -8,18 +9,23 @@ import grandbore.core.prediction.Curve;
  * @param curve null before the first
  * @param ghost beside it, null for none
  * @param beside the name of the build that the ghost is of; empty where it is this one's before
+ * @param pinned those that stay
  */
-record Seen(Curve curve, Curve ghost, String beside) {
-  static final Seen NOTHING = new Seen(null, null, "");
+record Seen(Curve curve, Curve ghost, String beside, List<Pinned> pinned) {
+  static final Seen NOTHING = new Seen(null, null, "", List.of());
+
+  Seen {
+    pinned = List.copyOf(pinned);
+  }
 
   /**
    * @param laid the curve of a build laid over, which takes the ghost's place; null for none
    * @param name of that build
    */
-  static Seen of(CurveState state, Curve laid, String name) {
+  static Seen of(CurveState state, Curve laid, String name, List<Pinned> pinned) {
     return laid == null
-        ? new Seen(state.shown(), state.shownGhost(), "")
-        : new Seen(state.shown(), laid, name);
+        ? new Seen(state.shown(), state.shownGhost(), "", pinned)
+        : new Seen(state.shown(), laid, name, pinned);
   }
 
   /** Whether an edit has overtaken what is drawn. */
