@@ -57,8 +57,7 @@ final class TopBar extends HBox {
     var builds = new ComboBox<Choice>();
     builds.setId("builds");
     builds.setAccessibleText("build");
-    builds.setPrefWidth(200);
-    builds.setMinWidth(180);
+    builds.getStyleClass().add("build-choice");
     builds.setConverter(ShownAs.of("", Choice::name));
     builds.setCellFactory(list -> new BuildCell());
     session.books().buildsProperty().subscribe(all -> fill(builds, session));
@@ -78,8 +77,7 @@ final class TopBar extends HBox {
     var over = new ComboBox<Choice>();
     over.setId("lay-over");
     over.setAccessibleText("lay another build over this one");
-    over.setPrefWidth(170);
-    over.setMinWidth(160);
+    over.getStyleClass().add("over-choice");
     over.setConverter(ShownAs.of("nothing laid over", Choice::name));
     over.setOnShowing(e -> others(over, session));
     others(over, session);

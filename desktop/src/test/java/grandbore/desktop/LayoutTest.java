@@ -17,6 +17,7 @@ import grandbore.core.runs.Urgency;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.InputGrid;
+import grandbore.desktop.look.TextSize;
 import grandbore.desktop.station.Station;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -167,6 +168,16 @@ class LayoutTest extends BenchTest {
       at(size[0], size[1]);
       everyStation("%.0f×%.0f metric".formatted(size[0], size[1]), false);
     }
+  }
+
+  /** The larger text, on the two usual screens. */
+  @Test
+  void largeTextIsNotCut() {
+    robot.interact(() -> bench.look().textProperty().set(TextSize.LARGE));
+    at(1280, 800);
+    everyStation("1280×800 large", true);
+    at(1920, 980);
+    everyStation("1920×980 large", false);
   }
 
   /** A run that goes on at the foot takes no room from what bites. */

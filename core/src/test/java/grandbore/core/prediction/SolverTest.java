@@ -201,7 +201,12 @@ class SolverTest extends EngineTest {
     var again =
         PREDICTOR.predictNext(
             BuiltEngine.asSpecified(EIGHT), speeds, Fidelity.LIVE, starts, p -> {}, () -> false);
-    assertThat(again.points()).extracting(CurvePoint::cycles).allMatch(c -> c <= 4);
+    // Where a last state did not fit, what a speed began from hangs on which worker took it: now
+    // and
+    // then one takes a cycle more.
+    assertThat(again.points()).extracting(CurvePoint::cycles).allMatch(c -> c <= 5);
+    assertThat(again.points().stream().mapToInt(CurvePoint::cycles).sum())
+        .isLessThanOrEqualTo(4 * speeds.size());
   }
 
   /** A point that was stopped says so and is not taken for a settled one. */

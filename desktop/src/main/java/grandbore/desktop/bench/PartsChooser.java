@@ -17,7 +17,10 @@ import javafx.scene.layout.Pane;
  * A small engine with its parts called out: a part is chosen, and with it what is measured on it.
  */
 final class PartsChooser extends Pane {
-  private static final double WIDTH = 236;
+
+  /** Room for the names at the usual size of text. */
+  private static final double LETTERS = 162;
+
   private static final double ROW = 25;
   private static final double HEIGHT = 6 * ROW + 8;
   private static final double NAMES = 74;
@@ -44,9 +47,9 @@ final class PartsChooser extends Pane {
   PartsChooser(Look look, Consumer<Group> chosen) {
     this.look = look;
     getStyleClass().addAll("parts-chooser");
-    setMinSize(WIDTH, HEIGHT);
-    setPrefSize(WIDTH, HEIGHT);
-    setMaxSize(WIDTH, HEIGHT);
+    setMinHeight(HEIGHT);
+    setPrefHeight(HEIGHT);
+    setMaxHeight(HEIGHT);
     getChildren().add(canvas);
     var toggles = new ToggleGroup();
     int row = 0;
@@ -65,11 +68,19 @@ final class PartsChooser extends Pane {
           });
       button.setLayoutX(NAMES);
       button.setLayoutY(4 + ROW * row++);
-      button.setPrefWidth(WIDTH - NAMES);
+      // Its words take what room they need in letters of this size.
+      button.prefWidthProperty().bind(widthProperty().subtract(NAMES));
       buttons.put(g, button);
       getChildren().add(button);
     }
-    look.drawn(this::draw);
+    look.drawn(
+        () -> {
+          double wide = NAMES + LETTERS * look.text();
+          setMinWidth(wide);
+          setPrefWidth(wide);
+          setMaxWidth(wide);
+          draw();
+        });
   }
 
   void show(Measurement m) {

@@ -9,7 +9,6 @@ import javafx.scene.control.ComboBox;
 
 /** One choice among words, kept like any input. */
 public final class ChoiceField<T> extends ComboBox<T> {
-  private static final double WIDTH = 150;
 
   /** Shown where what stands is none of the choices. */
   private static final String OTHER = "another";
@@ -31,8 +30,7 @@ public final class ChoiceField<T> extends ComboBox<T> {
     getItems().setAll(choices);
     setAccessibleText(label);
     setPromptText(OTHER);
-    setPrefWidth(WIDTH);
-    setMinWidth(WIDTH);
+    getStyleClass().add("choice-field");
     setId(label.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
     setConverter(ShownAs.of(OTHER, words));
     session

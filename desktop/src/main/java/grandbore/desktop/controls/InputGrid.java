@@ -29,6 +29,9 @@ public final class InputGrid extends GridPane {
   private static final double FIELD = 148;
   private static final double BETWEEN = 10;
 
+  /** Size of the letters of a name where text is neither large nor for the bench. */
+  private static final double USUAL = 13;
+
   private record Cell(Label label, Node control, Predicate<Combination> concerns) {}
 
   private final Session session;
@@ -61,15 +64,22 @@ public final class InputGrid extends GridPane {
     if (width <= 0) {
       return;
     }
-    double each = NAME + FIELD + 2 * getHgap() + BETWEEN;
+    double letters = letters();
+    double each = letters * (NAME + FIELD) + 2 * getHgap() + BETWEEN;
     int room = Math.clamp((int) ((width + getHgap()) / each), Math.min(2, most), most);
     if (room != columns) {
       columns = room;
       shown = List.of();
       arrange();
     }
-    name = Math.clamp(width / columns - FIELD - 2 * getHgap() - BETWEEN, NARROW, WIDE);
+    double left = width / columns - letters * FIELD - 2 * getHgap() - BETWEEN;
+    name = Math.clamp(left, letters * NARROW, letters * WIDE);
     cells.forEach(c -> c.label.setMaxWidth(name));
+  }
+
+  /** How large its text is against the usual size. */
+  private double letters() {
+    return cells.isEmpty() ? 1 : cells.getFirst().label.getFont().getSize() / USUAL;
   }
 
   /** What is added from here on is shown only where this holds. */
@@ -103,6 +113,9 @@ public final class InputGrid extends GridPane {
     // Beside the middle of a name of two lines.
     GridPane.setFillHeight(control, false);
     cells.add(new Cell(words, control, concerns));
+    if (cells.size() == 1) {
+      words.fontProperty().subscribe(f -> fit(getWidth()));
+    }
     arrange();
     return this;
   }

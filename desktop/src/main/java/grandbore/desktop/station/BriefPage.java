@@ -8,6 +8,7 @@ import grandbore.core.combination.Mixture;
 import grandbore.core.compression.DonorCheck;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.prediction.WantedBand;
+import grandbore.core.runs.Urgency;
 import grandbore.core.units.Quantity;
 import grandbore.core.working.BriefChecks;
 import grandbore.desktop.composition.Columns;
@@ -40,7 +41,7 @@ final class BriefPage {
   private BriefPage(Session session, CurveService curves) {
     this.session = session;
     this.curves = curves;
-    idle = new IdleService(stands, session, curves);
+    idle = new IdleService(stands, session, curves, Urgency.SEEN);
     status.textProperty().bind(idle.statusProperty());
     status.managedProperty().bind(status.textProperty().isNotEmpty());
     WhenSeen.refresh(

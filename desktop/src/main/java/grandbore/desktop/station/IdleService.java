@@ -26,10 +26,11 @@ final class IdleService {
 
   /**
    * @param view that has to be seen
+   * @param urgency before or after what else is looked at
    */
-  IdleService(Node view, Session session, CurveService curves) {
+  IdleService(Node view, Session session, CurveService curves, Urgency urgency) {
     this.session = session;
-    service = new ResultService(curves.runs(), Urgency.SEEN, why -> status.set("✕ " + why));
+    service = new ResultService(curves.runs(), urgency, why -> status.set("✕ " + why));
     asking = new Asking(view, this::ask).when(session.buildProperty(), session.readingsProperty());
   }
 

@@ -5,6 +5,7 @@ import grandbore.book.PlannedChanges;
 import grandbore.core.changes.Plan;
 import grandbore.core.checks.Check;
 import grandbore.core.clearances.Planned;
+import grandbore.core.runs.Urgency;
 import grandbore.core.working.BriefChecks;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.curve.CurveService;
@@ -32,7 +33,7 @@ public final class WantsLine extends FlowPane {
     this.curves = curves;
     this.toBrief = toBrief;
     setId("wants");
-    idle = new IdleService(this, session, curves);
+    idle = new IdleService(this, session, curves, Urgency.STUDY);
     curves.curve().subscribe(c -> judge());
     session.buildProperty().subscribe(b -> judge());
     session.notesProperty().subscribe(n -> judge());

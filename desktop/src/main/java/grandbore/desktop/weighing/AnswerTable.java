@@ -14,6 +14,9 @@ final class AnswerTable extends VBox {
   /** A cell of more signs is words. */
   private static final int LONG = 22;
 
+  /** Signs of a line of a head. */
+  private static final int HEAD = 16;
+
   AnswerTable(Answer.Table table) {
     super(4);
     var grid = new GridPane();
@@ -26,12 +29,24 @@ final class AnswerTable extends VBox {
       column.setHalignment(k == 0 || isWords ? HPos.LEFT : HPos.RIGHT);
       grid.getColumnConstraints().add(column);
       String head = table.columns().get(k);
-      grid.add(label(isWords ? head : head.replace(' ', '\n'), "input-label", isWords), k, 0);
+      grid.add(label(isWords ? head : broken(head), "input-label", isWords), k, 0);
       for (int i = 0; i < table.rows().size(); i++) {
         grid.add(label(table.rows().get(i).get(k), "number-small", isWords), k, i + 1);
       }
     }
     getChildren().addAll(Page.hint(table.title()), grid);
+  }
+
+  /** In lines that are little wider than a number. */
+  private static String broken(String head) {
+    var lines = new StringBuilder();
+    int line = 0;
+    for (var word : head.split(" ", -1)) {
+      boolean fits = line + word.length() < HEAD;
+      lines.append(line == 0 ? "" : fits ? " " : "\n").append(word);
+      line = fits ? line + word.length() + 1 : word.length();
+    }
+    return lines.toString();
   }
 
   /** Numbers keep their width; words are broken into lines. */

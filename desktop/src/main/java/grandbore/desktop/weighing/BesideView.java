@@ -62,6 +62,7 @@ final class BesideView extends VBox {
   private final WhyPane why;
   private final StudyKeeper keeper;
   private final List<Session.Over> others = new ArrayList<>();
+  private boolean begun;
 
   BesideView(Session session, CurveService curves, Look look, UnaryOperator<String> station) {
     super(10);
@@ -104,6 +105,25 @@ final class BesideView extends VBox {
     }
     session.books().buildsProperty().subscribe(b -> chips());
     session.benchProperty().subscribe(b -> chips());
+    sceneProperty()
+        .subscribe(
+            s -> {
+              if (s != null) {
+                begin();
+              }
+            });
+  }
+
+  /** Opened first with nothing chosen, the build stands beside itself with all of its ladder. */
+  private void begin() {
+    if (!begun && others.isEmpty()) {
+      begun = true;
+      try {
+        add(ladder.all().size());
+      } catch (IllegalArgumentException e) {
+        status.setText("✕ " + e.getMessage());
+      }
+    }
   }
 
   private void put(Session.Over other) {
@@ -124,6 +144,9 @@ final class BesideView extends VBox {
   }
 
   private void add(int count) {
+    if (count == 0) {
+      return;
+    }
     try {
       put(made(count));
     } catch (IllegalArgumentException e) {
@@ -132,9 +155,7 @@ final class BesideView extends VBox {
   }
 
   private static String rung(List<Change> all, int count) {
-    return count == 1
-        ? "With " + all.getFirst().name()
-        : "With 1 to %d, to %s".formatted(count, all.get(count - 1).name());
+    return count == 1 ? "With " + all.getFirst().name() : "With changes 1 to %d".formatted(count);
   }
 
   /** Refused where they do not fit this build. */
