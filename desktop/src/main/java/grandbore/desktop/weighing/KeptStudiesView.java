@@ -13,6 +13,7 @@ import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.RunLine;
+import grandbore.desktop.session.Bench;
 import grandbore.desktop.session.Books;
 import grandbore.desktop.session.Session;
 import java.time.ZoneId;
@@ -49,7 +50,7 @@ final class KeptStudiesView extends VBox {
         this,
         this::refresh,
         session.notesProperty(),
-        session.buildProperty(),
+        session.benchProperty().map(Bench::id),
         session.books().buildsProperty());
   }
 
