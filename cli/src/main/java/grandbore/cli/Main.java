@@ -59,7 +59,14 @@ public final class Main {
     line.setCaseInsensitiveEnumValuesAllowed(true);
     line.setParameterExceptionHandler(
         (e, given) -> {
-          err.println(oneLine(e.getMessage()));
+          boolean command =
+              e instanceof CommandLine.UnmatchedArgumentException
+                  && line.equals(e.getCommandLine());
+          err.println(
+              command
+                  ? "No command “%s”; allowed: %s"
+                      .formatted(given[0], String.join(", ", line.getSubcommands().keySet()))
+                  : oneLine(e.getMessage()));
           return REFUSED;
         });
     line.setExecutionExceptionHandler(

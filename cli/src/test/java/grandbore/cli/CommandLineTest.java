@@ -140,6 +140,14 @@ class CommandLineTest {
     assertThat((System.nanoTime() - from) / 1e9).isLessThan(20);
   }
 
+  /** A command that is none names those that are. */
+  @Test
+  void aCommandThatIsNoneNamesThoseThatAre() {
+    var ran = run("nonsense");
+    assertThat(ran.code()).isEqualTo(2);
+    assertThat(ran.err()).contains("“nonsense”", "predict, ", "compare, ladder, sweep", "search");
+  }
+
   /** An output never goes over the input, however it is named; a long refusal stays one line. */
   @Test
   void anOutputNeverOverwritesItsInput() throws IOException {

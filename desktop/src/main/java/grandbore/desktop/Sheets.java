@@ -17,6 +17,8 @@ import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 
@@ -59,13 +61,26 @@ final class Sheets implements Overlay {
   }
 
   void keys(List<Command> commands) {
-    show(new KeysCard(commands, this::close));
+    read(new KeysCard(commands, this::close));
+  }
+
+  /** Shows a sheet that is only read, so that Escape takes it away wherever the focus is. */
+  private void read(Node sheet) {
+    sheet.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            close();
+            e.consume();
+          }
+        });
+    show(sheet);
   }
 
   /** The guide at one of its pages, and of that at one of its parts. */
   void help(HelpPage page, String part) {
     var sheet = new HelpSheet(this::close);
-    show(sheet);
+    read(sheet);
     Platform.runLater(() -> sheet.open(page, part));
   }
 

@@ -2,48 +2,13 @@ package grandbore.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import grandbore.book.BuildDocument;
-import grandbore.core.combination.Given;
-import grandbore.core.demo.DemoBuilds;
-import grandbore.desktop.station.Station;
 import grandbore.desktop.weighing.SpentTime;
 import java.nio.file.Files;
-import java.util.List;
 import javafx.scene.control.Button;
 import org.junit.jupiter.api.Test;
 
 /** Builds side by side: what differs, what it comes to, what it costs and why. */
-class SideBySideTest extends BenchTest {
-  @Override
-  Station station() {
-    return Station.BREATHING;
-  }
-
-  @Override
-  boolean studies() {
-    return true;
-  }
-
-  @Override
-  List<BuildDocument> documents() {
-    var four = DemoBuilds.paddockFour();
-    var c = four.combination();
-    var ratio = (Given) c.at("compression.chamberVolume");
-    var tight =
-        four.with(
-            c.with("compression.chamberVolume", ratio.with(0.93 * ratio.si(), ratio.provenance()))
-                .named("Tight four"));
-    return List.of(
-        new BuildDocument(four, List.of()),
-        new BuildDocument(tight, List.of()),
-        new BuildDocument(four.with(c.named("The same again")), List.of()));
-  }
-
-  private void go(String view) {
-    robot.interact(() -> bench.rail().choose(Station.WEIGHING));
-    view(view);
-  }
-
+class SideBySideTest extends WeighingBench {
   /** The number that begins some words. */
   private static double number(String words) {
     return Double.parseDouble(words.split(" ", 2)[0]);

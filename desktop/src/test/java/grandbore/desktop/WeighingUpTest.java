@@ -2,7 +2,6 @@ package grandbore.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import grandbore.book.BuildDocument;
 import grandbore.book.PlannedChanges;
 import grandbore.core.changes.Cost;
 import grandbore.core.clearances.Measurement;
@@ -10,7 +9,6 @@ import grandbore.core.clearances.Planned;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Specs;
-import grandbore.core.demo.DemoBuilds;
 import grandbore.core.doubt.Uncertain;
 import grandbore.core.prediction.EngineKey;
 import grandbore.core.runs.Urgency;
@@ -30,37 +28,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
 /** An input swept from where it stands to the best of it in the build; searches, ladders, maps. */
-class WeighingUpTest extends BenchTest {
-  @Override
-  Station station() {
-    return Station.BREATHING;
-  }
-
-  @Override
-  boolean studies() {
-    return true;
-  }
-
-  @Override
-  List<BuildDocument> documents() {
-    var four = DemoBuilds.paddockFour();
-    var c = four.combination();
-    var ratio = (Given) c.at("compression.chamberVolume");
-    var tight =
-        four.with(
-            c.with("compression.chamberVolume", ratio.with(0.93 * ratio.si(), ratio.provenance()))
-                .named("Tight four"));
-    return List.of(
-        new BuildDocument(four, List.of()),
-        new BuildDocument(tight, List.of()),
-        new BuildDocument(four.with(c.named("The same again")), List.of()));
-  }
-
-  private void go(String view) {
-    robot.interact(() -> bench.rail().choose(Station.WEIGHING));
-    view(view);
-  }
-
+class WeighingUpTest extends WeighingBench {
   /** One key from an input to its sweep; the best value goes into the build, and back by undo. */
   @Test
   void anInputIsSweptAndItsBestTakenOver() {

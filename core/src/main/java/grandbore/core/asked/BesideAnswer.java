@@ -3,13 +3,17 @@ package grandbore.core.asked;
 import grandbore.core.asked.Answer.Table;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
+import grandbore.core.prediction.Peak;
 import grandbore.core.studies.CurveDifference;
 import grandbore.core.studies.CurveFigures;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.IntFunction;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -32,24 +36,9 @@ final class BesideAnswer {
     columns.add("it");
     asked.others().forEach(o -> columns.add(o.name()));
     var rows = new ArrayList<List<String>>();
+    rows.add(peaks("most power", Quantity.POWER, figures, CurveFigures::power, Peak::power, units));
     rows.add(
-        row(
-            "most power",
-            curves.size(),
-            i ->
-                figures
-                    .get(i)
-                    .map(f -> at(Quantity.POWER, f.power().power(), f.power().rpm(), units))
-                    .orElse("–")));
-    rows.add(
-        row(
-            "most torque",
-            curves.size(),
-            i ->
-                figures
-                    .get(i)
-                    .map(f -> at(Quantity.TORQUE, f.torque().torque(), f.torque().rpm(), units))
-                    .orElse("–")));
+        peaks("most torque", Quantity.TORQUE, figures, CurveFigures::torque, Peak::torque, units));
     rows.add(
         row(
             "average power",
@@ -74,8 +63,26 @@ final class BesideAnswer {
     return row;
   }
 
-  private static String at(Quantity quantity, double si, double rpm, UnitSystem units) {
-    return "%s at %,.0f".formatted(Answers.shown(quantity, si, units), rpm);
+  private static List<String> peaks(
+      String name,
+      Quantity quantity,
+      List<Optional<CurveFigures>> figures,
+      Function<CurveFigures, Peak> peak,
+      ToDoubleFunction<Peak> value,
+      UnitSystem units) {
+    return row(
+        name,
+        figures.size(),
+        i ->
+            figures
+                .get(i)
+                .map(peak)
+                .map(
+                    p ->
+                        "%s at %,.0f"
+                            .formatted(
+                                Answers.shown(quantity, value.applyAsDouble(p), units), p.rpm()))
+                .orElse("–"));
   }
 
   private static String crossings(List<Curve> curves, int which) {

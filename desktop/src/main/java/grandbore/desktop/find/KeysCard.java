@@ -4,8 +4,6 @@ import java.util.List;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 
@@ -46,14 +44,6 @@ public final class KeysCard extends VBox {
     done.setId("keys-close");
     done.setOnAction(e -> close.run());
     getChildren().addAll(title, grid, done);
-    addEventFilter(
-        KeyEvent.KEY_PRESSED,
-        e -> {
-          if (e.getCode() == KeyCode.ESCAPE) {
-            close.run();
-            e.consume();
-          }
-        });
     Platform.runLater(done::requestFocus);
   }
 

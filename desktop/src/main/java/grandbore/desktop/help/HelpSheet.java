@@ -8,8 +8,6 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -49,14 +47,6 @@ public final class HelpSheet extends BorderPane {
     left.setMinWidth(PAGES);
     setLeft(left);
     setCenter(read);
-    addEventFilter(
-        KeyEvent.KEY_PRESSED,
-        e -> {
-          if (e.getCode() == KeyCode.ESCAPE) {
-            close.run();
-            e.consume();
-          }
-        });
   }
 
   /** Goes to a page and one of its parts; to its top for an empty one. */

@@ -192,8 +192,8 @@ final class DoubtView extends VBox {
     var range = doubt.score();
     var whole = Doubt.withModel(range, stands);
     return ("%s on the average of %d speeds from %,.0f to %,.0f rpm. Four fifths of %d samples of"
-                + " what its inputs allow lie between %s and %s; with the model's own doubt, from"
-                + " its checks against dynos, between %s and %s.%s")
+            + " what its inputs allow lie between %s and %s; with the model's own doubt, from"
+            + " its checks against dynos, between %s and %s.%s")
         .formatted(
             Quantity.POWER.show(stands, units),
             doubt.stands().points().size(),
