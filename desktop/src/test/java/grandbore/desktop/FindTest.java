@@ -14,8 +14,10 @@ import grandbore.desktop.find.Target;
 import grandbore.desktop.help.HelpPage;
 import grandbore.desktop.look.TextSize;
 import grandbore.desktop.station.Station;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
@@ -191,6 +193,30 @@ class FindTest extends BenchTest {
     for (var station : Station.values()) {
       assertThat(HelpPage.of(station).parts()).as(station.title()).hasSizeGreaterThan(2);
     }
+  }
+
+  /** Keys that the guide names are keys of commands, and do what it says they are for. */
+  @Test
+  void theGuideNamesKeysThatThereAre() throws Exception {
+    var keys =
+        all().stream()
+            .filter(t -> t.kind() == Target.Kind.COMMAND)
+            .map(Target::key)
+            .filter(k -> !k.isEmpty())
+            .toList();
+    var named = new ArrayList<String>();
+    for (var page : new String[] {"begin", "engine", "clearances", "weighing"}) {
+      String name = "/grandbore/desktop/help/" + page + ".md";
+      try (var in = HelpPage.class.getResourceAsStream(name)) {
+        var text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        Pattern.compile("(?:Ctrl|Shift)\\+\\w+|\\bF\\d+\\b")
+            .matcher(text)
+            .results()
+            .forEach(r -> named.add(r.group()));
+      }
+    }
+    assertThat(named).contains("Ctrl+K", "Shift+F1");
+    assertThat(keys).containsAll(named);
   }
 
   /** The curve's pane is narrowed, widened and thrown over the window, and is so next time. */

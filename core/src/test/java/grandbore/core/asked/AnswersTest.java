@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import grandbore.core.changes.Change;
+import grandbore.core.combination.Given;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.WantedBand;
@@ -18,6 +19,7 @@ import grandbore.core.units.UnitSystem;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
 /** What studies are told as is what they came to. */
@@ -52,6 +54,41 @@ class AnswersTest {
     }
     assertThat(answer.said()).startsWith("Most at " + rows.get(run.best()).getFirst() + ": ");
     assertThat(question.title()).isEqualTo("Sweep of primary length");
+  }
+
+  /** A column an engine; what each gains is over the one that was asked about. */
+  @Test
+  void enginesSideBySideAreToldAgainstTheFirst() {
+    var chamber = (Given) FOUR.combination().at("compression.chamberVolume");
+    var tight =
+        BuiltEngine.asSpecified(
+            FOUR.combination()
+                .with(
+                    "compression.chamberVolume",
+                    chamber.with(0.93 * chamber.si(), chamber.provenance())));
+    var question =
+        new Question.OfBeside(
+            List.of(new Question.Rival("The same", FOUR), new Question.Rival("Tight", tight)),
+            SPEEDS,
+            BAND);
+    assertThat(question.title()).isEqualTo("Beside The same, Tight");
+    var answer = ask(question.to(FOUR), UnitSystem.METRIC);
+    var table = answer.tables().getFirst();
+    assertThat(table.columns()).containsExactly("figure", "it", "The same", "Tight");
+    var rows =
+        table.rows().stream().collect(Collectors.toMap(List::getFirst, r -> r.subList(1, 4)));
+    assertThat(rows.get("most power").get(1)).isEqualTo(rows.get("most power").get(0));
+    assertThat(rows.get("most power").get(2)).isNotEqualTo(rows.get("most power").get(0));
+    assertThat(rows.get("gained by it").subList(0, 2)).containsExactly("", "none it can tell");
+    String gained = rows.get("gained by it").get(2);
+    assertThat(gained).matches("\\+\\d+\\.\\d kW");
+    // More compression gains at every speed: the curves cross nowhere.
+    assertThat(rows.get("crosses it at").get(2)).isEqualTo("nowhere");
+    assertThat(answer.said())
+        .isEqualTo(
+            "Average power over it, from 4,500 to 6,000 rpm. The same: none it can tell; Tight: "
+                + gained
+                + ".");
   }
 
   @Test
