@@ -1,6 +1,7 @@
 package grandbore.cli;
 
 import grandbore.book.BuildDocument;
+import grandbore.core.build.Build;
 import grandbore.core.changes.Difference;
 import grandbore.core.combination.Given;
 import grandbore.core.prediction.Curve;
@@ -62,7 +63,7 @@ final class CompareCommand implements Callable<Integer> {
     var study =
         new CompareStudy(
             engines,
-            documents.isEmpty() ? List.of() : at.all(documents.getFirst().build().speeds()),
+            documents.isEmpty() ? List.of() : speeds(documents.getFirst().build()),
             depth.fidelity());
     var rows =
         switch (show) {
@@ -73,6 +74,10 @@ final class CompareCommand implements Callable<Integer> {
         };
     table.print(rows);
     return 0;
+  }
+
+  private List<Double> speeds(Build first) {
+    return at.all(first.speeds(), WantedBand.of(first.combination().brief()));
   }
 
   private static List<Map<String, Object>> inputs(List<BuildDocument> documents) {

@@ -46,7 +46,8 @@ final class LadderCommand implements Callable<Integer> {
     var asked =
         new Question.OfLadder(
             ChangesOption.read(changes),
-            at.all(document.build().speeds()),
+            at.all(
+                document.build().speeds(), WantedBand.of(document.build().combination().brief())),
             WantedBand.of(document.build().combination().brief()),
             pairs);
     var ladder = keep.run(build, document, asked.to(document.engine()), asked);

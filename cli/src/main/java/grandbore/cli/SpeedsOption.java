@@ -3,8 +3,11 @@ package grandbore.cli;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.prediction.Predictor;
+import grandbore.core.prediction.WantedBand;
 import java.util.List;
+import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
 
 /** The speeds that a command predicts at. */
 final class SpeedsOption {
@@ -22,6 +25,9 @@ final class SpeedsOption {
 
   @Option(names = "--step", paramLabel = "RPM", defaultValue = "250", description = "spacing")
   private double step;
+
+  @Spec(Spec.Target.MIXEE)
+  private CommandSpec command;
 
   /** The first speed: that which was said, else a build's. */
   double first(SpeedRange range) {
@@ -44,6 +50,20 @@ final class SpeedsOption {
           "a curve holds up to 400 points");
     }
     return Predictor.speeds(first, last, step);
+  }
+
+  /** All of them, for averages over a band: says so where they do not reach as far as it does. */
+  List<Double> all(SpeedRange range, WantedBand band) {
+    var all = all(range);
+    if (all.getFirst() > band.from() || all.getLast() < band.to()) {
+      command
+          .commandLine()
+          .getErr()
+          .println(
+              "From %,.0f to %,.0f rpm the speeds do not span the brief's band, %,.0f to %,.0f rpm: there is no average over it"
+                  .formatted(all.getFirst(), all.getLast(), band.from(), band.to()));
+    }
+    return all;
   }
 
   /** Checks a spacing, rev/min. */

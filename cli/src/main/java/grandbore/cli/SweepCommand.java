@@ -58,7 +58,8 @@ final class SweepCommand implements Callable<Integer> {
     var asked =
         new Question.OfSweep(
             axes,
-            at.all(document.build().speeds()),
+            at.all(
+                document.build().speeds(), WantedBand.of(document.build().combination().brief())),
             WantedBand.of(document.build().combination().brief()),
             idle);
     var sweep = keep.run(build, document, asked.to(engine), asked);
