@@ -57,37 +57,6 @@ final class Cylinder implements Reservoir {
   private CycleTotals totals = new CycleTotals();
   private CycleTotals last = new CycleTotals();
 
-  /** The state of its gas, copied whole from one cylinder to another. */
-  private static final class Charge implements Cloneable {
-    private double phase;
-    private double mass;
-    private double energy;
-    private double burnedMass;
-    private double pressure;
-    private double temperature;
-    private double burned;
-    private boolean closed;
-
-    /** Whether it was closed in before its top centre: else there is none to light. */
-    private boolean compressed;
-
-    private double sparkAdvance;
-
-    // At intake closing.
-    private double referencePressure;
-    private double referenceTemperature;
-    private double referenceVolume;
-
-    @Override
-    protected Charge clone() {
-      try {
-        return (Charge) super.clone();
-      } catch (CloneNotSupportedException e) {
-        throw new AssertionError(e);
-      }
-    }
-  }
-
   Cylinder(
       WorkingGas gas,
       CylinderGeometry geometry,

@@ -37,10 +37,12 @@ final class BriefPage {
   private final Label status = Page.hint("");
   private final CheckRows stands = new CheckRows();
   private final IdleService idle;
+  private final PlanRead plan;
 
   private BriefPage(Session session, CurveService curves) {
     this.session = session;
     this.curves = curves;
+    plan = new PlanRead(session);
     idle = new IdleService(stands, session, curves, Urgency.SEEN);
     status.textProperty().bind(idle.statusProperty());
     status.managedProperty().bind(status.textProperty().isNotEmpty());
@@ -166,7 +168,7 @@ final class BriefPage {
       var build = session.build();
       var all = new ArrayList<>(BriefChecks.of(build, curve, idle.idleProperty().get()));
       all.addAll(BriefChecks.octane(build, curve));
-      all.addAll(BriefChecks.budget(build, WantsLine.plan(session)));
+      all.addAll(BriefChecks.budget(build, plan.plan()));
       stands.show(all);
     }
   }

@@ -1,10 +1,6 @@
 package grandbore.desktop.station;
 
-import grandbore.book.FormatException;
-import grandbore.book.PlannedChanges;
-import grandbore.core.changes.Plan;
 import grandbore.core.checks.Check;
-import grandbore.core.clearances.Planned;
 import grandbore.core.runs.Urgency;
 import grandbore.core.working.BriefChecks;
 import grandbore.desktop.controls.CheckRows;
@@ -22,6 +18,7 @@ public final class WantsLine extends FlowPane {
   private final CurveService curves;
   private final IdleService idle;
   private final Runnable toBrief;
+  private final PlanRead plan;
   private List<Check> shown = List.of();
 
   /**
@@ -32,6 +29,7 @@ public final class WantsLine extends FlowPane {
     this.session = session;
     this.curves = curves;
     this.toBrief = toBrief;
+    plan = new PlanRead(session);
     setId("wants");
     idle = new IdleService(this, session, curves, Urgency.STUDY);
     curves.curve().subscribe(c -> judge());
@@ -59,19 +57,8 @@ public final class WantsLine extends FlowPane {
     if (curve != null) {
       all.addAll(BriefChecks.octane(build, curve));
     }
-    all.addAll(BriefChecks.budget(build, plan(session)));
+    all.addAll(BriefChecks.budget(build, plan.plan()));
     return all;
-  }
-
-  /**
-   * The ladder of the build on the bench; none where it can't be read, which its own view tells.
-   */
-  static Plan plan(Session session) {
-    try {
-      return PlannedChanges.of(session.notes(Planned.class));
-    } catch (FormatException e) {
-      return Plan.NONE;
-    }
   }
 
   private Button mark(Check c) {

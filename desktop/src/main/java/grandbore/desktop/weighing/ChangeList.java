@@ -6,6 +6,7 @@ import grandbore.core.changes.Cost;
 import grandbore.core.changes.Plan;
 import grandbore.core.clearances.Planned;
 import grandbore.core.combination.Combination;
+import grandbore.desktop.session.LastRead;
 import grandbore.desktop.session.Session;
 import java.util.List;
 

@@ -3,6 +3,7 @@ package grandbore.desktop.weighing;
 import grandbore.book.ShopParts;
 import grandbore.core.clearances.Stocked;
 import grandbore.core.shelf.Part;
+import grandbore.desktop.session.LastRead;
 import grandbore.desktop.session.Session;
 import java.util.List;
 

@@ -1,4 +1,4 @@
-package grandbore.desktop.weighing;
+package grandbore.desktop.session;
 
 import java.util.List;
 import java.util.function.Function;
@@ -9,16 +9,16 @@ import java.util.function.Function;
  * @param <N> the notes
  * @param <T> what they say
  */
-final class LastRead<N, T> {
+public final class LastRead<N, T> {
   private final Function<List<N>, T> reader;
   private List<N> notes;
   private T read;
 
-  LastRead(Function<List<N>, T> reader) {
+  public LastRead(Function<List<N>, T> reader) {
     this.reader = reader;
   }
 
-  T of(List<N> now) {
+  public T of(List<N> now) {
     if (!now.equals(notes)) {
       read = reader.apply(now);
       notes = now;
