@@ -117,6 +117,22 @@ abstract class BenchTest {
     Pulse.await();
   }
 
+  /**
+   * Until nothing has been solved for longer than any view rests before it asks, so that no run
+   * comes or goes at the foot while what is seen is compared.
+   */
+  void untilQuiet() {
+    long[] busy = {System.nanoTime()};
+    until(
+        "nothing is solved",
+        () -> {
+          if (!bench.curves().runs().isIdle()) {
+            busy[0] = System.nanoTime();
+          }
+          return System.nanoTime() - busy[0] > TimeUnit.MILLISECONDS.toNanos(700);
+        });
+  }
+
   String text(String id) {
     if (id.startsWith("#figure-")) {
       until("the figures stand", () -> bench.figures().stands());

@@ -40,8 +40,7 @@ class LongSectionTest extends BenchTest {
 
   private void solved() {
     until("the trace", () -> text("#long-section-status").startsWith("cylinder 1 at"));
-    until("nothing else is solved", () -> bench.curves().runs().isIdle());
-    Pulse.await();
+    untilQuiet();
   }
 
   /** The colours of a part of the page, every third pixel. */
