@@ -26,7 +26,7 @@ import java.util.stream.Stream;
 /** The JSON Schema of a build document, made from the records themselves so that it stays true. */
 public final class BuildSchema {
   /** Inputs that came after the version was published: documents without them are whole. */
-  private static final Set<String> LATER = Set.of("ratings.fuelFlow");
+  private static final Set<String> LATER = Set.of("ratings.fuelFlow", "learned");
 
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
@@ -78,6 +78,9 @@ public final class BuildSchema {
           }
         }
         property(combination, group.getName(), inner);
+        if (LATER.contains(group.getName())) {
+          optional(combination, group.getName());
+        }
       }
     }
     property(root, "combination", combination);

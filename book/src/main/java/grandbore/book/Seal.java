@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import grandbore.core.clearances.Note;
+import grandbore.core.clearances.OnDyno;
 import grandbore.core.clearances.Photo;
 import grandbore.core.clearances.Stocked;
 import java.io.IOException;
@@ -173,6 +174,7 @@ final class Seal {
     return switch (note) {
       case Photo p -> List.of(p);
       case Stocked s -> s.pictures();
+      case OnDyno d -> d.pictures();
       default -> List.of();
     };
   }

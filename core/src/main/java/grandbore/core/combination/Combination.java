@@ -28,7 +28,8 @@ public record Combination(
     ValveHardware valveHardware,
     Degreed degreed,
     Brief brief,
-    Worksheet worksheet) {
+    Worksheet worksheet,
+    Learned learned) {
 
   public Combination {
     if (name == null || name.isBlank() || name.length() > 120) {
@@ -55,6 +56,7 @@ public record Combination(
     require("degreed", degreed);
     require("brief", brief);
     require("worksheet", worksheet);
+    require("learned", learned);
     double gap = bottomEnd.deckClearance() + compression.gasketThickness().si();
     if (gap < 0.0003) {
       throw new InvalidInput(
@@ -267,6 +269,7 @@ public record Combination(
     return switch (group) {
       case "boost" -> boost.isFitted();
       case "nitrous" -> nitrous.isFitted();
+      case "learned" -> learned.isAny();
       default -> true;
     };
   }

@@ -15,8 +15,10 @@ import grandbore.core.gas.FuelKind;
  * plug between four or five valves shortens the path of the flame by the geometry of the bore.
  *
  * @param flamePath flame travel over that of a two-valve chamber of the same bore
+ * @param speed of the flame over what the correlation gives, as far as pulls have taught it
  */
-public record BurnAngles(double bore, double flamePath, FuelKind fuel, double lambda) {
+public record BurnAngles(
+    double bore, double flamePath, FuelKind fuel, double lambda, double speed) {
   private static final double ANCHOR_DEVELOPMENT = Math.toRadians(28.5);
   private static final double ANCHOR_RAPID = Math.toRadians(29.5);
   private static final double ANCHOR_SPEED = 16.7;
@@ -29,6 +31,11 @@ public record BurnAngles(double bore, double flamePath, FuelKind fuel, double la
 
   /** Plug off the bore's middle, as a share of the bore, in a usual two-valve chamber. */
   private static final double USUAL_PLUG = 0.25;
+
+  /** As the correlation has it. */
+  public BurnAngles(double bore, double flamePath, FuelKind fuel, double lambda) {
+    this(bore, flamePath, fuel, lambda, 1);
+  }
 
   /** The path for a head of so many valves in each cylinder, its plug where it usually is. */
   public static double flamePathFor(int valves) {
@@ -60,7 +67,9 @@ public record BurnAngles(double bore, double flamePath, FuelKind fuel, double la
                 FuelKind.PUMP_93, ANCHOR_LAMBDA, ANCHOR_KELVIN, ANCHOR_PASCAL, ANCHOR_RESIDUAL);
     double h = height / ANCHOR_HEIGHT;
     double common =
-        Math.cbrt(meanPistonSpeed / ANCHOR_SPEED * viscosity) * Math.pow(h / flame, 2.0 / 3);
+        Math.cbrt(meanPistonSpeed / ANCHOR_SPEED * viscosity)
+            * Math.pow(h / flame, 2.0 / 3)
+            / speed;
     double path = flamePath * bore / ANCHOR_BORE / h;
     return new Burn(
         ANCHOR_DEVELOPMENT * common * Math.sqrt(flamePath), ANCHOR_RAPID * common * path);

@@ -24,6 +24,7 @@ import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Heads;
 import grandbore.core.combination.Intake;
+import grandbore.core.combination.Learned;
 import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
@@ -359,6 +360,7 @@ public final class CombinationMaker {
         Specs.make(ValveHardware.class, Map.of()),
         Specs.make(Degreed.class, Map.of()),
         Specs.make(Brief.class, Map.of()),
-        Specs.make(Worksheet.class, Map.of()));
+        Specs.make(Worksheet.class, Map.of()),
+        Specs.make(Learned.class, Map.of()));
   }
 }

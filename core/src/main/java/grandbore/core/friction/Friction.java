@@ -2,6 +2,7 @@ package grandbore.core.friction;
 
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Learned;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.ValveTrain;
 
@@ -24,6 +25,11 @@ public final class Friction {
     /** All together, Pa. */
     public double total() {
       return crankshaft + pistons + rings + valveTrain + auxiliaries + windage;
+    }
+
+    private Parts times(double f) {
+      return new Parts(
+          f * crankshaft, f * pistons, f * rings, f * valveTrain, f * auxiliaries, f * windage);
     }
   }
 
@@ -80,6 +86,7 @@ public final class Friction {
   private final double lift;
   private final double ratio;
   private final ValveTrain.Follower follower;
+  private final Learned learned;
 
   /**
    * @param c the engine, measured values in the place of specified ones where there are any
@@ -97,6 +104,7 @@ public final class Friction {
     ratio = c.staticRatio();
     follower = c.valveTrain().follower();
     losses = c.losses();
+    learned = c.learned();
     viscosity =
         Math.sqrt(viscosity(losses.oil().si(), losses.oilTemperature().si()) / REFERENCE_VISCOSITY);
     vacuumShare = losses.vacuum().si() / c.weather().pressure().si();
@@ -121,6 +129,10 @@ public final class Friction {
    * @param peakPressure in the cylinders, Pa
    */
   public Parts at(double rpm, double intakeShare, double peakPressure) {
+    return modelled(rpm, intakeShare, peakPressure).times(learned.friction(rpm));
+  }
+
+  private Parts modelled(double rpm, double intakeShare, double peakPressure) {
     double volume = bore * bore * stroke * cylinders;
     double speed = 2 * stroke / 1000 * rpm / 60;
     if (losses.friction() == Losses.FrictionModel.WHOLE_ENGINE) {

@@ -78,7 +78,7 @@ final class EngineParts {
     gas =
         GasTables.of(
             c.mixture().fuel(),
-            c.mixture().lambda().si(),
+            lambda(),
             Air.waterPerDryAir(w.pressure().si(), w.temperature().si(), w.humidity().si()),
             nitrousPerAir);
     intakeValve = ValveMotion.intake(c);
@@ -88,11 +88,11 @@ final class EngineParts {
     intakeFlow =
         relief.contains(RemovedLoss.INTAKE_PORT)
             ? FlowCurve.ideal(h.intakeValves(), ValvePassage.intake(c))
-            : new FlowCurve(h.intakeFlow());
+            : new FlowCurve(h.intakeFlow().scaled(c.learned().intakeFlow().si()));
     exhaustFlow =
         relief.contains(RemovedLoss.EXHAUST_PORT)
             ? FlowCurve.ideal(h.exhaustValves(), ValvePassage.exhaust(c))
-            : new FlowCurve(h.exhaustFlow());
+            : new FlowCurve(h.exhaustFlow().scaled(c.learned().exhaustFlow().si()));
     var b = c.bottomEnd();
     crank = b.crank();
     rodMotion = new RodLoads.Motion(crank);
@@ -109,7 +109,8 @@ final class EngineParts {
             b.bore().si(),
             BurnAngles.flamePath(valves, c.heads().plugOffset().si(), b.bore().si()),
             c.mixture().fuel(),
-            c.mixture().lambda().si()),
+            lambda(),
+            c.learned().burnSpeed().si()),
         heat(b.bore().si()),
         crevice(),
         phase,
@@ -120,10 +121,21 @@ final class EngineParts {
     if (relief.contains(RemovedLoss.HEAT)) {
       return (pressure, temperature, volume, piston, open, combustion) -> 0;
     }
-    return switch (c.losses().heat()) {
-      case WOSCHNI -> new Woschni(bore);
-      case HOHENBERG -> new Hohenberg();
-    };
+    HeatTransfer model =
+        switch (c.losses().heat()) {
+          case WOSCHNI -> new Woschni(bore);
+          case HOHENBERG -> new Hohenberg();
+        };
+    double learned = c.learned().wallHeat().si();
+    return learned == 1
+        ? model
+        : (pressure, temperature, volume, piston, open, combustion) ->
+            learned * model.coefficient(pressure, temperature, volume, piston, open, combustion);
+  }
+
+  /** In the cylinders. */
+  private double lambda() {
+    return c.mixture().lambda().si() * c.learned().mixture().si();
   }
 
   private Crevice crevice() {
@@ -158,7 +170,9 @@ final class EngineParts {
   /** Effective area of all carburettors or throttles of a manifold, of one where separate, m². */
   double meterArea() {
     var in = c.intake();
-    double each = FlowCurve.effectiveArea(in.throttleFlow().si(), in.ratingDepression().si());
+    double each =
+        c.learned().meterFlow().si()
+            * FlowCurve.effectiveArea(in.throttleFlow().si(), in.ratingDepression().si());
     int count = in.manifold() == Intake.Manifold.INDIVIDUAL ? 1 : in.throttles();
     return relief.contains(RemovedLoss.METER) ? FREE_METER : count * each;
   }

@@ -93,7 +93,8 @@ final class Piping {
     return pipe;
   }
 
-  Pipe intakePipe(double length) {
+  Pipe intakePipe(double measured) {
+    double length = measured * c.learned().intakeLength().si();
     var in = c.intake();
     double entry = in.runnerEntry().si();
     double correction = END_CORRECTION * Math.sqrt(entry / Math.PI);
@@ -136,7 +137,7 @@ final class Piping {
                     2 * EXHAUST_HEAT,
                     0),
                 new Section(
-                    c.exhaust().primaryLength().si(),
+                    c.exhaust().primaryLength().si() * c.learned().exhaustLength().si(),
                     primary,
                     primary,
                     cast ? MANIFOLD_WALL : HEADER_WALL,

@@ -1,0 +1,227 @@
+package grandbore.core.dyno.calibration;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.QRDecomposition;
+import org.hipparchus.linear.RealMatrix;
+
+/** The linear algebra of a calibration: steps, errors and leaving out. */
+final class Fit {
+  /** Doubt of the meters' gains, one standard deviation: torque, then air (common practice). */
+  private static final double[] GAINS = {0.005, 0.015};
+
+  /** What they drift from one setting's pulls to another's: torque, then air. */
+  private static final double[] DRIFTS = {0.002, 0.005};
+
+  /** What one speed may lie off alone, one standard deviation: torque, then air. */
+  private static final double[] ALONE = {0.006, 0.012};
+
+  /** Smoothing and solver alone leave so much of it. */
+  private static final double LEAST_SCALE = 0.6;
+
+  private final List<Believed> believed;
+  private final List<Gain> gains;
+
+  /**
+   * A gain upon what a meter reads, one before.
+   *
+   * @param group whose pulls it is upon; below 0 for all
+   */
+  private record Gain(int meter, int group, double deviation) {
+    boolean isOn(Row row) {
+      return meter == row.meter && (group < 0 || group == row.group);
+    }
+  }
+
+  /** Which reading a row is. */
+  record Row(int group, int meter, double rpm) {}
+
+  /** The model about a point: shares off, and their slopes, a column for each coefficient. */
+  static final class Slopes {
+    private final double[] off;
+    private final List<double[]> columns;
+    private final List<Row> rows;
+
+    Slopes(double[] off, List<double[]> columns, List<Row> rows) {
+      this.off = off;
+      this.columns = columns;
+      this.rows = List.copyOf(rows);
+    }
+
+    List<Row> rows() {
+      return rows;
+    }
+  }
+
+  /** Coefficients, then gains, with their covariance and the scale upon what a speed may be off. */
+  static final class Found {
+    private final double[] x;
+    private final RealMatrix covariance;
+    private final int coefficients;
+    private final double scale;
+
+    Found(double[] x, RealMatrix covariance, int coefficients, double scale) {
+      this.x = x;
+      this.covariance = covariance;
+      this.coefficients = coefficients;
+      this.scale = scale;
+    }
+
+    double[] theta() {
+      return java.util.Arrays.copyOf(x, coefficients);
+    }
+
+    double error(int k) {
+      return Math.sqrt(covariance.getEntry(k, k));
+    }
+
+    List<List<Double>> correlations(int of) {
+      var all = new ArrayList<List<Double>>();
+      for (int i = 0; i < of; i++) {
+        var row = new ArrayList<Double>();
+        for (int j = 0; j < of; j++) {
+          row.add(covariance.getEntry(i, j) / (error(i) * error(j)));
+        }
+        all.add(row);
+      }
+      return all;
+    }
+
+    /** Of the torque of a row, with what one speed may lie off alone, as a share. */
+    double deviationOf(Slopes slopes, int row) {
+      double v = 0;
+      for (int i = 0; i < coefficients; i++) {
+        for (int j = 0; j < coefficients; j++) {
+          v += slopes.columns.get(i)[row] * covariance.getEntry(i, j) * slopes.columns.get(j)[row];
+        }
+      }
+      double alone = scale * ALONE[0];
+      return Math.sqrt(v + alone * alone);
+    }
+  }
+
+  Fit(List<Believed> believed, int meters, int groups) {
+    this.believed = List.copyOf(believed);
+    var all = new ArrayList<Gain>();
+    for (int m = 0; m < meters; m++) {
+      all.add(new Gain(m, -1, GAINS[m]));
+      for (int g = 0; groups > 1 && g < groups; g++) {
+        all.add(new Gain(m, g, DRIFTS[m]));
+      }
+    }
+    gains = List.copyOf(all);
+  }
+
+  private int size() {
+    return believed.size() + gains.size();
+  }
+
+  /** All gains upon a row, less one. */
+  private double gain(Found found, Row row) {
+    double sum = 0;
+    for (int k = 0; k < gains.size(); k++) {
+      sum += gains.get(k).isOn(row) ? found.x[believed.size() + k] - 1 : 0;
+    }
+    return sum;
+  }
+
+  double difference(int k) {
+    return 0.5 * believed.get(k).deviation();
+  }
+
+  Found begin(double[] theta) {
+    var x = java.util.Arrays.copyOf(theta, size());
+    java.util.Arrays.fill(x, theta.length, size(), 1);
+    return new Found(x, MatrixUtils.createRealIdentityMatrix(size()), theta.length, 1);
+  }
+
+  /** How far one step went, the furthest coefficient over what was believed of it. */
+  double moved(Found from, Found to) {
+    double most = 0;
+    for (int k = 0; k < believed.size(); k++) {
+      most = Math.max(most, Math.abs(to.x[k] - from.x[k]) / believed.get(k).deviation());
+    }
+    return most;
+  }
+
+  Found step(Found from, Slopes s) {
+    return solve(from, s, r -> false);
+  }
+
+  /** With what one speed may lie off set so that it fits what is left over. */
+  Found scaled(Found from, Slopes s) {
+    var once = solve(from, s, r -> false);
+    double sum = 0;
+    int count = 0;
+    var left = after(from, once, s);
+    for (int i = 0; i < left.length; i++) {
+      if (Double.isFinite(left[i])) {
+        double r = (left[i] + gain(once, s.rows.get(i))) / ALONE[s.rows.get(i).meter];
+        sum += r * r;
+        count++;
+      }
+    }
+    double scale = Math.sqrt(sum / Math.max(1, count - believed.size()));
+    var with = new Found(from.x, from.covariance, from.coefficients, Math.max(LEAST_SCALE, scale));
+    return solve(with, s, r -> false);
+  }
+
+  /** Shares off as the rows that are not left out tell them. */
+  double[] leavingOut(Found found, Slopes s, Predicate<Row> left) {
+    return after(found, solve(found, s, left), s);
+  }
+
+  private double[] after(Found from, Found to, Slopes s) {
+    var off = s.off.clone();
+    for (int i = 0; i < off.length; i++) {
+      for (int k = 0; k < believed.size(); k++) {
+        off[i] += s.columns.get(k)[i] * (to.x[k] - from.x[k]);
+      }
+    }
+    return off;
+  }
+
+  /** One step of Gauss and Newton, by orthogonal triangles. */
+  private Found solve(Found from, Slopes s, Predicate<Row> left) {
+    var a = new ArrayList<double[]>();
+    var b = new ArrayList<Double>();
+    for (int i = 0; i < s.off.length; i++) {
+      var row = s.rows.get(i);
+      if (left.test(row) || !Double.isFinite(s.off[i])) {
+        continue;
+      }
+      double sigma = from.scale * ALONE[row.meter];
+      var line = new double[size()];
+      for (int k = 0; k < believed.size(); k++) {
+        line[k] = s.columns.get(k)[i] / sigma;
+      }
+      // The share off of f g / y: the gain's own part is one for one.
+      for (int k = 0; k < gains.size(); k++) {
+        line[believed.size() + k] = gains.get(k).isOn(row) ? 1 / sigma : 0;
+      }
+      a.add(line);
+      b.add(-(s.off[i] + gain(from, row)) / sigma);
+    }
+    for (int k = 0; k < size(); k++) {
+      boolean gain = k >= believed.size();
+      double deviation =
+          gain ? gains.get(k - believed.size()).deviation : believed.get(k).deviation();
+      double mean = gain ? 1 : believed.get(k).mean();
+      var line = new double[size()];
+      line[k] = 1 / deviation;
+      a.add(line);
+      b.add((mean - from.x[k]) / deviation);
+    }
+    var matrix = MatrixUtils.createRealMatrix(a.toArray(double[][]::new));
+    var right = MatrixUtils.createRealVector(b.stream().mapToDouble(v -> v).toArray());
+    var by = new QRDecomposition(matrix).getSolver().solve(right);
+    var x = from.x.clone();
+    for (int k = 0; k < x.length; k++) {
+      x[k] += by.getEntry(k);
+    }
+    var covariance = MatrixUtils.inverse(matrix.transposeMultiply(matrix));
+    return new Found(x, covariance, from.coefficients, from.scale);
+  }
+}
