@@ -59,6 +59,7 @@ public final class PlannedChanges {
       notes.add(new Kept(0, stocked, "", last, false));
     }
     notes.add(new Kept(0, new Studied(search()), "", SEARCHED, false));
+    notes.addAll(DemoDyno.notes());
     return new BuildDocument(
         DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), List.copyOf(notes));
   }

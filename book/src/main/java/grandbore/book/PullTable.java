@@ -63,13 +63,26 @@ record PullTable(
     for (String line : lines) {
       cells.add(split(line, by));
     }
+    PullTable best = null;
+    long most = 0;
     for (boolean comma : by == ',' ? new boolean[] {false} : new boolean[] {false, true}) {
       int first = firstRow(cells, comma);
       if (first > 0 && cells.get(first).size() > 1) {
-        return made(cells, first, comma);
+        // Numbers with commas look like words to whoever wants a point, and the other way round.
+        long numbers =
+            cells.stream()
+                .skip(first)
+                .limit(HEAD_LINES)
+                .flatMap(List::stream)
+                .filter(c -> isNumber(c, comma))
+                .count();
+        if (best == null || numbers > most) {
+          best = made(cells, first, comma);
+          most = numbers;
+        }
       }
     }
-    return null;
+    return best;
   }
 
   private static List<String> split(String line, char by) {
@@ -90,11 +103,13 @@ record PullTable(
     }
   }
 
-  /** Two lines of numbers below one another, most of their cells numbers. */
+  /** A line mostly of numbers under one that is not; in the next there are some as well. */
   private static int firstRow(List<List<String>> cells, boolean comma) {
     for (int k = 1; k < Math.min(cells.size(), HEAD_LINES); k++) {
       boolean next =
-          k + 1 >= cells.size() || cells.get(k + 1).isEmpty() || isNumbers(cells.get(k + 1), comma);
+          k + 1 >= cells.size()
+              || cells.get(k + 1).isEmpty()
+              || cells.get(k + 1).stream().anyMatch(c -> isNumber(c, comma));
       if (isNumbers(cells.get(k), comma) && next && !isNumbers(cells.get(k - 1), comma)) {
         return k;
       }

@@ -7,6 +7,7 @@ import grandbore.core.prediction.Peak;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.Measure;
 import java.io.PrintWriter;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -39,6 +40,12 @@ final class CheckCommand implements Callable<Integer> {
       description = "spacing, 1 to 5000 rpm")
   private double step;
 
+  @Option(
+      names = "--cases",
+      paramLabel = "DIR",
+      description = "builds with pulls in a folder, at any depth, in the place of the own cases")
+  private Path cases;
+
   @Spec private CommandSpec spec;
 
   private final List<Double> powerErrors = new ArrayList<>();
@@ -48,6 +55,10 @@ final class CheckCommand implements Callable<Integer> {
   public Integer call() {
     SpeedsOption.step(step);
     var out = spec.commandLine().getOut();
+    if (cases != null) {
+      new PooledCases(out, spec.commandLine().getErr(), depth.fidelity()).run(cases);
+      return 0;
+    }
     out.println("case,quantity,unit,predicted,observed,error,tolerance,met");
     try (var predictor = new Predictor()) {
       for (var k : DynoCases.all()) {

@@ -30,7 +30,9 @@ import picocli.CommandLine.Command;
       DoubtCommand.class,
       SearchCommand.class,
       SchemaCommand.class,
-      InstrumentsCommand.class
+      InstrumentsCommand.class,
+      PullsCommand.class,
+      DynoCommand.class
     })
 public final class Main {
   /** Bad input. */

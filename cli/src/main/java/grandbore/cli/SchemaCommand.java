@@ -2,6 +2,7 @@ package grandbore.cli;
 
 import grandbore.book.BuildSchema;
 import grandbore.book.ChangesJson;
+import grandbore.book.DynoJson;
 import grandbore.book.PartsJson;
 import grandbore.book.StudyJson;
 import java.util.concurrent.Callable;
@@ -13,7 +14,8 @@ import picocli.CommandLine.Spec;
 @Command(
     name = "schema",
     description =
-        "Prints the JSON Schema of a build document, of changes, of parts, or of a study.")
+        "Prints the JSON Schema of a build document, of changes, of parts, of a study, or of a dyno"
+            + " record.")
 final class SchemaCommand implements Callable<Integer> {
   @Option(names = "--changes", description = "that of a document of changes")
   private boolean changes;
@@ -23,6 +25,9 @@ final class SchemaCommand implements Callable<Integer> {
 
   @Option(names = "--study", description = "that of a kept study")
   private boolean study;
+
+  @Option(names = "--dyno", description = "that of a dyno record")
+  private boolean dyno;
 
   @Spec private CommandSpec spec;
 
@@ -34,6 +39,9 @@ final class SchemaCommand implements Callable<Integer> {
   }
 
   private String text() {
+    if (dyno) {
+      return DynoJson.schemaText();
+    }
     if (study) {
       return StudyJson.schemaText();
     }

@@ -173,7 +173,8 @@ class StationsTest extends BenchTest {
             KeyCode.DIGIT7,
             KeyCode.DIGIT8,
             KeyCode.DIGIT9,
-            KeyCode.W);
+            KeyCode.W,
+            KeyCode.P);
     for (var station : Station.values()) {
       var key = keys.get(station.ordinal());
       robot.press(KeyCode.CONTROL, key).release(key, KeyCode.CONTROL);

@@ -8,9 +8,20 @@ import java.util.List;
 final class LineBuffer {
   private static final int LONGEST = 200;
 
-  private final byte[] line = new byte[LONGEST];
+  private final byte[] line;
   private int length;
   private boolean tooLong;
+
+  LineBuffer() {
+    this(LONGEST);
+  }
+
+  /**
+   * @param longest line that is whole, bytes
+   */
+  LineBuffer(int longest) {
+    line = new byte[longest];
+  }
 
   /** Takes some bytes; gives the lines that they complete, without their ends. */
   List<String> feed(byte[] bytes, int count) {
@@ -22,7 +33,7 @@ final class LineBuffer {
         }
         length = 0;
         tooLong = false;
-      } else if (length == LONGEST) {
+      } else if (length == line.length) {
         tooLong = true;
       } else {
         line[length++] = bytes[i];

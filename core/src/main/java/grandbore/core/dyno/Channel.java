@@ -23,7 +23,7 @@ public enum Channel {
   CHARGE_TEMPERATURE("Charge temperature", Quantity.TEMPERATURE, Per.ENGINE, 200, 600),
   CRANKCASE_VACUUM("Crankcase vacuum", Quantity.PRESSURE, Per.ENGINE, -50e3, 100e3),
   BLOW_BY("Blow-by", Quantity.AIRFLOW, Per.ENGINE, 0, 0.2),
-  OIL_PRESSURE("Oil pressure", Quantity.PRESSURE, Per.ENGINE, -10e3, 3e6),
+  OIL_PRESSURE("Oil pressure", Quantity.CYLINDER_PRESSURE, Per.ENGINE, -10e3, 3e6),
   OIL_TEMPERATURE("Oil temperature", Quantity.TEMPERATURE, Per.ENGINE, 230, 480),
   WATER_IN("Water in", Quantity.TEMPERATURE, Per.ENGINE, 230, 430),
   WATER_OUT("Water out", Quantity.TEMPERATURE, Per.ENGINE, 230, 430),
@@ -31,7 +31,7 @@ public enum Channel {
   AIR_PRESSURE("Air pressure", Quantity.PRESSURE, Per.ENGINE, 40e3, 115e3),
   HUMIDITY("Humidity", Quantity.SHARE, Per.ENGINE, 0, 1),
   SPARK("Spark", Quantity.ANGLE, Per.ENGINE, -1.1, 1.4),
-  KNOCK("Knock level", Quantity.FACTOR, Per.ENGINE, 0, 1e6);
+  KNOCK("Knock level", Quantity.RATIO, Per.ENGINE, 0, 1e6);
 
   /** How many of it there are. */
   public enum Per {

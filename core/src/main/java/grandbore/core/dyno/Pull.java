@@ -119,6 +119,12 @@ public record Pull(
     return wanted.factor(day) / carries.factor(air.orElse(day));
   }
 
+  /** The same under another number. */
+  public Pull numbered(int now) {
+    return new Pull(
+        now, day, at, how, rate, inertia, air, carries, spark, changed, fitted, source, note, rows);
+  }
+
   /** As it is told in a line. */
   public String title() {
     return "Pull " + number;

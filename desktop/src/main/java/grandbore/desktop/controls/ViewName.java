@@ -49,7 +49,13 @@ public enum ViewName {
   WEIGHING_LIMITS("What bites first", "weighing-limits"),
   WEIGHING_SEARCH("Search", "weighing-search"),
   WEIGHING_DOUBT("Doubt and what to measure", "weighing-doubt"),
-  WEIGHING_KEPT("Kept", "weighing-kept");
+  WEIGHING_KEPT("Kept", "weighing-kept"),
+  DYNO_BEFORE("Before", "dyno-before"),
+  DYNO_GAUGES("Gauges", "dyno-gauges"),
+  DYNO_PULLS("Pulls", "dyno-pulls"),
+  DYNO_LOG("Log", "dyno-log"),
+  DYNO_CAUSE("Find the cause", "dyno-cause"),
+  DYNO_LEARN("Learn", "dyno-learn-view");
 
   private final String title;
   private final String id;

@@ -1,5 +1,7 @@
 package grandbore.desktop.curve;
 
+import grandbore.book.DynoJson;
+import grandbore.core.clearances.OnDyno;
 import grandbore.core.combination.Combination;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
@@ -8,6 +10,7 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.curve.BandOfDoubt.Known;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.session.LastRead;
 import grandbore.desktop.session.Session;
 import java.util.Comparator;
 import java.util.List;
@@ -37,6 +40,8 @@ public final class CurvePane extends VBox {
   private final Button cancel = new Button("Cancel");
   private final ToggleButton doubt = new ToggleButton("Doubt");
   private final Pins pins = new Pins();
+  private final LastRead<OnDyno, String> calibrated =
+      new LastRead<>(notes -> DynoJson.calibration(notes.getLast().document()).title());
   private final Slider rpm = new Slider();
   private final FlowPane reading = new FlowPane(14, 4);
   private long shownBuild;
@@ -156,7 +161,8 @@ public final class CurvePane extends VBox {
     cancel.setVisible(state.isRunning() && fullRun);
     cancel.setManaged(cancel.isVisible());
     full.setDisable(state.isRunning() || session.bench().contradiction().isPresent());
-    status.setText(status(state, build.combination(), session.overProperty().get()) + banded());
+    status.setText(
+        status(state, build.combination(), session.overProperty().get()) + taught() + banded());
     read();
   }
 
@@ -164,6 +170,18 @@ public final class CurvePane extends VBox {
     return service.doubt().wantedProperty().get()
         ? service.doubt().knownProperty().get()
         : Optional.empty();
+  }
+
+  /** Whether the engine runs with what pulls taught, and which; empty where it does not. */
+  private String taught() {
+    if (!session.build().combination().learned().isAny()) {
+      return "";
+    }
+    var notes =
+        session.notes(OnDyno.class).stream()
+            .filter(n -> n.kind() == OnDyno.Kind.CALIBRATION)
+            .toList();
+    return "; " + (notes.isEmpty() ? "calibrated" : calibrated.of(notes));
   }
 
   /** What the band is, as far as it is known; empty where none is wanted. */

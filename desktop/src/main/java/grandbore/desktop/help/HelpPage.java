@@ -28,6 +28,7 @@ public enum HelpPage {
   CLEARANCES("clearances", Station.CLEARANCES),
   PREDICTION("prediction", Station.PREDICTION),
   WEIGHING("weighing", Station.WEIGHING),
+  DYNO("dyno", Station.DYNO),
   TRUST("trust", null),
   WORDS("words", null);
 

@@ -9,6 +9,7 @@ import grandbore.desktop.compression.CompressionPage;
 import grandbore.desktop.controls.Overlay;
 import grandbore.desktop.controls.Places;
 import grandbore.desktop.curve.CurveService;
+import grandbore.desktop.dyno.DynoPage;
 import grandbore.desktop.heads.HeadsPage;
 import grandbore.desktop.longsection.LongSectionPage;
 import grandbore.desktop.look.Look;
@@ -91,6 +92,7 @@ public final class Pages {
       case WEIGHING ->
           WeighingPage.make(
               session, curves, doubt, look, group -> Station.ofGroup(group).title(), places);
+      case DYNO -> DynoPage.make(session, curves, look, overlay);
     };
   }
 }

@@ -13,6 +13,7 @@ import org.kordamp.ikonli.materialdesign2.MaterialDesignA;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignC;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignE;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignF;
+import org.kordamp.ikonli.materialdesign2.MaterialDesignG;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignR;
 import org.kordamp.ikonli.materialdesign2.MaterialDesignS;
 
@@ -105,7 +106,12 @@ public enum Station {
       "Weighing up",
       MaterialDesignS.SCALE_BALANCE,
       List.of(),
-      Set.of("displacement", "static_compression"));
+      Set.of("displacement", "static_compression")),
+  DYNO(
+      "Dyno day",
+      MaterialDesignG.GAUGE,
+      List.of("learned"),
+      Set.of("displacement", "mean_piston_speed"));
 
   private final String title;
   private final Ikon icon;
@@ -125,7 +131,8 @@ public enum Station {
 
   /** The key that goes there. */
   public String key() {
-    return "Shortcut+" + (this == WEIGHING ? "W" : String.valueOf(ordinal() + 1));
+    return "Shortcut+"
+        + (this == WEIGHING ? "W" : this == DYNO ? "P" : String.valueOf(ordinal() + 1));
   }
 
   /** Where the inputs of a group stand. */
@@ -182,6 +189,9 @@ public enum Station {
     }
     if (this == WEIGHING) {
       return brief ? "" : "build against build";
+    }
+    if (this == DYNO) {
+      return brief ? "" : "pulled, judged, learned";
     }
     int measured = 0;
     int all = 0;
@@ -271,6 +281,14 @@ public enum Station {
               ViewName.WEIGHING_SEARCH,
               ViewName.WEIGHING_DOUBT,
               ViewName.WEIGHING_KEPT);
+      case DYNO ->
+          List.of(
+              ViewName.DYNO_BEFORE,
+              ViewName.DYNO_GAUGES,
+              ViewName.DYNO_PULLS,
+              ViewName.DYNO_LOG,
+              ViewName.DYNO_CAUSE,
+              ViewName.DYNO_LEARN);
     };
   }
 }

@@ -8,6 +8,7 @@ import grandbore.core.asked.Question;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.ModelVersion;
 import grandbore.core.runs.Urgency;
+import grandbore.desktop.controls.AnswerTable;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;

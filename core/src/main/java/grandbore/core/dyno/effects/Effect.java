@@ -27,6 +27,9 @@ public record Effect(
     double chance,
     double counts,
     Told told) {
+  /** Small differences want more smoothing than a curve, rev/min. */
+  private static final double WIDE = 500;
+
   /** Below this chance a difference is no chance. */
   private static final double SURE = 0.05;
 
@@ -115,9 +118,7 @@ public record Effect(
   }
 
   private static List<PullCurve> curves(Setting.Group group, Standard standard) {
-    return group.pulls().stream()
-        .map(p -> PullCurve.torque(p, standard, PullCurve.USUAL_WIDTH))
-        .toList();
+    return group.pulls().stream().map(p -> PullCurve.torque(p, standard, WIDE)).toList();
   }
 
   private static double mean(List<PullCurve> curves, double rpm) {

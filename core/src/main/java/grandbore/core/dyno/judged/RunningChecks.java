@@ -12,7 +12,7 @@ final class RunningChecks {
   private static final double HOTTER = 0.008;
 
   /** Torque of one row about its neighbours', as a share; a brake in order has half of it. */
-  private static final double SCATTERS = 0.009;
+  private static final double SCATTERS = 0.0075;
 
   /** Torque that breaks away at the very top, as a share. */
   private static final double BREAKS = 0.10;

@@ -25,7 +25,8 @@ final class SessionChecks {
   private static final double POINTER_OFF = 5;
 
   private static final double DIP = 0.02;
-  private static final double NEAR = 150;
+  private static final double NEAR = 250;
+  private static final double FAR = 500;
   private static final double WIDE = 900;
 
   private SessionChecks() {}
@@ -111,7 +112,7 @@ final class SessionChecks {
 
   /** Deepest place of the torque under a line from one side to the other; the speed, or NaN. */
   private static double dip(Pull pull) {
-    var torque = PullCurve.torque(pull, pull.carries(), PullCurve.USUAL_WIDTH);
+    var torque = PullCurve.torque(pull, pull.carries(), 400);
     double deepest = DIP;
     double at = Double.NaN;
     for (var p : torque.points()) {
@@ -131,22 +132,27 @@ final class SessionChecks {
       return;
     }
     var others = new ArrayList<Double>();
-    before.forEach(p -> others.add(dip(p)));
+    for (var p : before) {
+      double there = dip(p);
+      if (Double.isFinite(there)) {
+        others.add(there);
+      }
+    }
     long same = others.stream().filter(n -> Math.abs(n - at) <= NEAR).count();
+    boolean far = !others.isEmpty() && others.stream().allMatch(n -> Math.abs(n - at) > FAR);
     boolean predicted = seen.frozen().map(f -> hasDip(f, at)).orElse(false);
-    boolean steady = same > 0 && same * 2 >= others.size();
     doubts.say(
-        steady || predicted ? Suspect.WAVE : Suspect.IGNITION,
+        far && !predicted ? Suspect.IGNITION : Suspect.WAVE,
         "Dip",
-        predicted || before.isEmpty() || steady ? Verdict.CLOSE : Verdict.BAD,
+        far && !predicted ? Verdict.BAD : Verdict.CLOSE,
         predicted
             ? "a dip at %,.0f rpm, where the prediction has one: a wave".formatted(at)
-            : before.isEmpty()
-                ? "a dip at %,.0f rpm: does the next pull have it too?".formatted(at)
-                : steady
+            : far
+                ? "a dip at %,.0f rpm that wanders: ignition, or valves".formatted(at)
+                : same > 0
                     ? "a dip at %,.0f rpm in %d pulls: a wave, or the mixture"
                         .formatted(at, same + 1)
-                    : "a dip at %,.0f rpm that wanders: ignition, or valves".formatted(at),
+                    : "a dip at %,.0f rpm: does the next pull have it too?".formatted(at),
         "deeper than %.0f %% under its sides".formatted(100 * DIP));
   }
 

@@ -1,7 +1,6 @@
-package grandbore.desktop.weighing;
+package grandbore.desktop.controls;
 
 import grandbore.core.asked.Answer;
-import grandbore.desktop.controls.Page;
 import javafx.geometry.HPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
@@ -10,14 +9,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /** A table of an answer as it was told. */
-final class AnswerTable extends VBox {
+public final class AnswerTable extends VBox {
   /** A cell of more signs is words. */
   private static final int LONG = 22;
 
   /** Signs of a line of a head. */
   private static final int HEAD = 16;
 
-  AnswerTable(Answer.Table table) {
+  public AnswerTable(Answer.Table table) {
     super(4);
     var grid = new GridPane();
     grid.getStyleClass().add("side-table");

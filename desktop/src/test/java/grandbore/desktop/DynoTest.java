@@ -1,0 +1,260 @@
+package grandbore.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import grandbore.book.BuildDocument;
+import grandbore.book.DynoJson;
+import grandbore.book.PlannedChanges;
+import grandbore.book.PullSpool;
+import grandbore.core.clearances.OnDyno;
+import grandbore.core.dyno.Channel;
+import grandbore.core.dyno.Column;
+import grandbore.core.dyno.Pull;
+import grandbore.core.dyno.PullCurve;
+import grandbore.core.dyno.Standard;
+import grandbore.desktop.station.Station;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+
+/** The hour that is paid for, as it is driven: gauges, pulls, log, the cause, what is learned. */
+class DynoTest extends BenchTest {
+  @Override
+  Station station() {
+    return Station.DYNO;
+  }
+
+  @Override
+  boolean studies() {
+    return true;
+  }
+
+  @Override
+  List<BuildDocument> documents() {
+    return List.of(PlannedChanges.demo());
+  }
+
+  private List<Pull> pulls() {
+    return bench.session().notes(OnDyno.class).stream()
+        .filter(n -> n.kind() == OnDyno.Kind.PULL)
+        .map(n -> DynoJson.pull(n.document()))
+        .toList();
+  }
+
+  private String said(String id) {
+    return String.join("\n", words(id));
+  }
+
+  private void say(String line) {
+    type("#dyno-console", line);
+  }
+
+  @Test
+  void pullIsRehearsedWatchedKeptAndJudged() {
+    view("dyno-gauges");
+    press("#dyno-simulate");
+    until("the dyno", () -> text("#dyno-status").startsWith("simulated dyno, seed 1"));
+    robot.interact(
+        () ->
+            robot
+                .lookup("#dyno-faster")
+                .<javafx.scene.control.ComboBox<Integer>>query()
+                .setValue(20));
+    say("give pan");
+    say("spark 30");
+    until("told", () -> text("#dyno-answer").contains("30.0"));
+    say("dance");
+    until("told", () -> text("#dyno-answer").startsWith("✕ “dance”"));
+    press("#dyno-full");
+    assertThat(isShown("#dyno-back")).isTrue();
+    robot.type(KeyCode.ESCAPE);
+    until("back", () -> !isShown("#dyno-back"));
+    press("#dyno-pull");
+    until("rows", () -> !text("#gauge-rpm-value").equals("–"));
+    until("low oil is said", () -> text("#gauge-oil-pressure-alarm").contains("low: stop"));
+    until("it is kept", () -> pulls().size() == 13);
+    until("said so", () -> text("#dyno-status").contains("ended and kept"));
+    var kept = pulls().getLast();
+    assertThat(kept.number()).isEqualTo(13);
+    assertThat(kept.rows().rows()).isGreaterThan(100);
+    assertThat(Math.toDegrees(kept.spark())).isCloseTo(30, within(1e-6));
+    view("dyno-pulls");
+    until("it is judged", () -> isShown("#dyno-check-oil_pickup"));
+    assertThat(text("#dyno-check-oil_pickup")).contains("the pickup draws air");
+    // The builder's word goes over it, a strike over both, and undo takes the strike back.
+    press("#dyno-good");
+    until("good", () -> label("#dyno-pull-13").startsWith("✓"));
+    press("#dyno-strike");
+    until("struck", () -> label("#dyno-pull-13").startsWith("struck out"));
+    robot.interact(() -> bench.session().undo());
+    until("it stands", () -> label("#dyno-pull-13").startsWith("✓"));
+  }
+
+  private String label(String id) {
+    return robot.lookup(id).<Labeled>tryQuery().map(Labeled::getText).orElse("");
+  }
+
+  @Test
+  void sheetIsTypedAndItsLayoutRemembered() {
+    view("dyno-pulls");
+    sheet("rpm, load, oil p (psi)\n3000, 340, 60\n3500, 352, 61\n4000, 361, 62\n");
+    assertThat(text("#dyno-import-says")).contains("torque or power");
+    press("#dyno-keep");
+    assertThat(pulls()).hasSize(12);
+    robot.interact(
+        () ->
+            robot
+                .lookup("#dyno-column-1")
+                .<javafx.scene.control.ComboBox<String>>query()
+                .setValue("Torque"));
+    type("#dyno-unit-1", "lb-ft");
+    assertThat(text("#dyno-import-says")).startsWith("1 pull of 3 rows");
+    type("#dyno-changed", "another dyno");
+    type("#dyno-spark", "32");
+    press("#dyno-keep");
+    until("kept", () -> pulls().size() == 13);
+    var kept = pulls().getLast();
+    assertThat(kept.changed()).isEqualTo("another dyno");
+    assertThat(PullCurve.torque(kept, Standard.NONE, 250).at(3500))
+        .isCloseTo(352 * 1.3558, within(0.5));
+    until("its air is missed", () -> text("#dyno-facts").contains("its air is not known"));
+    sheet("rpm, load, oil p (psi)\n5000, 300, 60\n5500, 290, 61\n");
+    assertThat(text("#dyno-import-says")).startsWith("1 pull of 2 rows");
+    sheet("no table");
+    assertThat(text("#dyno-import-says")).contains("No table of numbers");
+  }
+
+  private void sheet(String text) {
+    robot.interact(() -> robot.lookup("#dyno-sheet").<TextArea>query().setText(text));
+    Pulse.await();
+  }
+
+  /** Two hundred pulls over one another within a tenth of a second, once they are read. */
+  @Test
+  void twoHundredPullsAreOverlaidAtOnce() {
+    view("dyno-pulls");
+    until("read", () -> isShown("#dyno-pull-12"));
+    var like = pulls().getLast();
+    var curves = new ArrayList<PullCurve>();
+    long begun = System.nanoTime();
+    for (int k = 0; k < 200; k++) {
+      curves.add(PullCurve.torque(like, Standard.SAE_J1349, PullCurve.USUAL_WIDTH));
+    }
+    // Of the tenth the curves may have three quarters.
+    assertThat(System.nanoTime() - begun).isLessThan(750_000_000L);
+    assertThat(curves).hasSize(200);
+  }
+
+  @Test
+  void planFreezesAndCosts() {
+    view("dyno-before");
+    until("frozen before", () -> text("#dyno-frozen").contains("Third of October"));
+    until("the plan", () -> said("#dyno-planned").contains("Cam 4° advanced"));
+    type("#dyno-rate", "60");
+    assertThat(said("#dyno-planned")).contains("of money");
+    press("#dyno-freeze");
+    until("frozen anew", () -> text("#dyno-frozen").contains("Club hill-climb V8"));
+  }
+
+  @Test
+  void logTellsChangesAndThePointerPutsSparksRight() {
+    view("dyno-log");
+    until("effects", () -> said("#dyno-effects-table").contains("not told from chance"));
+    assertThat(text("#dyno-repeats")).contains("repeat to");
+    type("#dyno-pointer", "3");
+    press("#dyno-prove");
+    until("put right", () -> text("#dyno-proved").contains("3.0° less"));
+    type("#dyno-jets-before", "1.80 1.80 1.80 1.80");
+    type("#dyno-jets-after", "1.85 1.85 1.85 1.85 mm");
+    assertThat(text("#dyno-jets")).contains("+5.6 % of fuel").contains("lambda 0.8");
+    type("#dyno-jets-after", "big");
+    assertThat(text("#dyno-jets")).startsWith("✕");
+    press("#dyno-use-lambda");
+    until(
+        "the engine has it",
+        () ->
+            Math.abs(bench.session().build().combination().mixture().lambda().si() - 0.88) > 1e-6);
+  }
+
+  @Test
+  void causeIsFoundByTheCheapestTest() {
+    view("dyno-cause");
+    robot.clickOn("#cause-it-will-not-rev");
+    until("a test", () -> isShown("#cause-test"));
+    until(
+        "what the first pull named",
+        () -> said("#cause-likely").contains("the channels point to it"));
+    assertThat(text("#cause-test")).contains("timing light");
+    press("#cause-answer-0");
+    assertThat(said("#cause-likely")).contains("100 %").contains("pickup's leads");
+  }
+
+  @Test
+  void whatPullsTaughtIsTakenAndGivenBack() {
+    view("dyno-learn-view");
+    until("learned before", () -> text("#dyno-learned").contains("Calibrated on 11 pulls"));
+    assertThat(text("#dyno-pattern")).startsWith("Pull 12:");
+    press("#dyno-set");
+    until("taken", () -> bench.session().build().combination().learned().isAny());
+    until(
+        "the curve says so",
+        () -> text("#curve-status").contains("calibrated on 11 pulls of 3 October"));
+    press("#dyno-forget");
+    until("given back", () -> !bench.session().build().combination().learned().isAny());
+    // Two coefficients are soon learned again.
+    robot.interact(
+        () ->
+            robot.lookup(".check-box").queryAllAs(CheckBox.class).stream()
+                .filter(b -> b.getId().startsWith("learn-"))
+                .forEach(b -> b.setSelected(b.getId().equals("learn-intake-flow"))));
+    long before = calibrations();
+    press("#dyno-learn");
+    until("learned", () -> calibrations() > before);
+  }
+
+  private long calibrations() {
+    return bench.session().notes(OnDyno.class).stream()
+        .filter(n -> n.kind() == OnDyno.Kind.CALIBRATION)
+        .count();
+  }
+
+  /** What a program that was killed has left of a pull is offered. */
+  @Test
+  void brokenOffPullIsOffered() {
+    var folder = bench.session().books().pictures().toAbsolutePath().getParent();
+    try (var spool =
+        PullSpool.begin(
+            folder,
+            List.of(
+                new Column(Channel.RPM, 0, List.of()), new Column(Channel.TORQUE, 0, List.of())))) {
+      for (int k = 0; k < 30; k++) {
+        spool.row(0.1 * k, List.of(3000.0 + 30 * k, 400.0));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    view("dyno-gauges");
+    until("offered", () -> isShown("#dyno-left"));
+    assertThat(text("#dyno-left")).contains("30 rows");
+    press("#dyno-left-keep");
+    until("kept", () -> pulls().size() == 13);
+    assertThat(pulls().getLast().note()).contains("the program ended");
+    until(
+        "no more offered",
+        () -> {
+          try {
+            return PullSpool.left(folder).equals(Optional.empty());
+          } catch (IOException e) {
+            throw new UncheckedIOException(e);
+          }
+        });
+  }
+}
