@@ -207,7 +207,11 @@ abstract class BenchTest {
   List<String> views() {
     return robot.lookup(".page .toggle-button").queryAllAs(ToggleButton.class).stream()
         .map(Node::getId)
-        .filter(id -> id != null && id.matches("(bottom|compression|cam|heads|breathing|bench)-.*"))
+        .filter(
+            id ->
+                id != null
+                    && id.matches(
+                        "(bottom|compression|cam|heads|breathing|bench)-.*|dyno-learn-view"))
         .toList();
   }
 

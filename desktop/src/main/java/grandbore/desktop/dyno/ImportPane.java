@@ -61,6 +61,7 @@ final class ImportPane extends VBox {
     this.state = state;
     sheet.setId("dyno-sheet");
     sheet.setPromptText(EXAMPLE);
+    sheet.setAccessibleText("a printed sheet, typed or pasted");
     sheet.setPrefRowCount(5);
     sheet.textProperty().subscribe(t -> look());
     says.setId("dyno-import-says");

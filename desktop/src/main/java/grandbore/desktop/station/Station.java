@@ -191,7 +191,7 @@ public enum Station {
       return brief ? "" : "build against build";
     }
     if (this == DYNO) {
-      return brief ? "" : "pulled, judged, learned";
+      return brief ? "" : "pulls and verdicts";
     }
     int measured = 0;
     int all = 0;
