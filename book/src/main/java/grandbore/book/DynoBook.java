@@ -10,9 +10,11 @@ import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.judged.Judge;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What the book has of a build's days at the dyno.
@@ -69,6 +71,7 @@ public record DynoBook(
     Optional<FrozenBuild> frozen = Optional.empty();
     var raw = new ArrayList<Kept>();
     Map<Integer, PullVerdict> verdicts = new LinkedHashMap<>();
+    Map<Integer, Set<Photo>> pictures = new LinkedHashMap<>();
     double pointer = 0;
     var calibrations = new ArrayList<Calibration>();
     for (var kept : notes) {
@@ -81,6 +84,7 @@ public record DynoBook(
             if (!kept.struck()) {
               var v = DynoJson.verdict(d.document());
               verdicts.put(v.pull(), v);
+              pictures.computeIfAbsent(v.pull(), k -> new LinkedHashSet<>()).addAll(d.pictures());
             }
           }
           case POINTER -> pointer = kept.struck() ? pointer : DynoJson.pointer(d.document());
@@ -93,13 +97,14 @@ public record DynoBook(
         }
       }
     }
-    var judged = judged(raw, verdicts, frozen, build);
+    var judged = judged(raw, verdicts, pictures, frozen, build);
     return new DynoBook(frozen, judged, pointer, calibrations);
   }
 
   private static List<KeptPull> judged(
       List<Kept> raw,
       Map<Integer, PullVerdict> verdicts,
+      Map<Integer, Set<Photo>> pictures,
       Optional<FrozenBuild> frozen,
       BuildDocument build) {
     var engine = frozen.map(FrozenBuild::of).orElse(build).engine().combination();
@@ -112,7 +117,9 @@ public record DynoBook(
       var sameDay = good.stream().filter(p -> p.day().equals(pull.day())).toList();
       var checks = Judge.of(engine, pull, sameDay, prediction);
       var verdict = Optional.ofNullable(verdicts.get(pull.number()));
-      var one = new KeptPull(kept.id(), pull, kept.struck(), verdict, note.pictures(), checks);
+      var seen = new LinkedHashSet<>(note.pictures());
+      seen.addAll(pictures.getOrDefault(pull.number(), Set.of()));
+      var one = new KeptPull(kept.id(), pull, kept.struck(), verdict, List.copyOf(seen), checks);
       pulls.add(one);
       if (one.isGood()) {
         good.add(pull);

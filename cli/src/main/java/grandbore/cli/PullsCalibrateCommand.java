@@ -1,11 +1,13 @@
 package grandbore.cli;
 
 import grandbore.book.BuildDocument;
+import grandbore.book.DynoBook;
 import grandbore.book.DynoJson;
 import grandbore.book.FrozenBuild;
 import grandbore.core.clearances.OnDyno;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.dyno.calibration.Believed;
+import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.calibration.CalibrationStudy;
 import grandbore.core.dyno.calibration.Coefficient;
 import java.util.ArrayList;
@@ -43,6 +45,13 @@ final class PullsCalibrateCommand implements Callable<Integer> {
   private List<String> coefficients;
 
   @Option(
+      names = "--shop",
+      split = ",",
+      paramLabel = "FILE",
+      description = "builds with calibrations of this shop: what they taught is believed before")
+  private List<String> shop = List.of();
+
+  @Option(
       names = "--apply",
       description = "the build that is written has what was learned set on it")
   private boolean apply;
@@ -59,8 +68,7 @@ final class PullsCalibrateCommand implements Callable<Integer> {
     var engine = book.frozen().map(FrozenBuild::of).orElse(document).engine();
     var asked = coefficients.stream().map(PullsCalibrateCommand::coefficient).toList();
     var found =
-        StudyRun.of(
-            new CalibrationStudy(engine, book.good(), asked, Believed.ordinary(), book.pointer()));
+        StudyRun.of(new CalibrationStudy(engine, book.good(), asked, believed(), book.pointer()));
     var rows = new ArrayList<Map<String, Object>>();
     for (var l : found.learnt()) {
       var row = new LinkedHashMap<String, Object>();
@@ -99,6 +107,19 @@ final class PullsCalibrateCommand implements Callable<Integer> {
     }
     out.write(with);
     return 0;
+  }
+
+  /** What every shop believes, with what this one's own engines taught. */
+  private Map<Coefficient, Believed> believed() {
+    var own = new ArrayList<Calibration>();
+    for (String file : shop) {
+      var document = BuildOption.read("--shop", file);
+      var all = DynoBook.of(document.notes(), document).calibrations();
+      if (!all.isEmpty()) {
+        own.add(all.getLast());
+      }
+    }
+    return Believed.ofShop(own);
   }
 
   private static Coefficient coefficient(String word) {

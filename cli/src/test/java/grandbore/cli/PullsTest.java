@@ -96,6 +96,18 @@ class PullsTest {
     assertThat(learned.err()).contains("calibrated on 4 pulls of 3 October");
     var taught = BuildJson.read(Files.readString(Path.of(known)));
     assertThat(taught.build().combination().learned().isAny()).isTrue();
+    var again =
+        Ran.run(
+            "pulls",
+            "calibrate",
+            "--build",
+            pulled,
+            "--coefficients",
+            "friction",
+            "--shop",
+            known + "," + known);
+    assertThat(again.code()).as(again.err()).isZero();
+    assertThat(Double.parseDouble(again.rows().get(1)[3])).isNotEqualTo(0.12);
     // Cases of the shop, one of them no case at all.
     Files.createDirectories(folder.resolve("cases/deep"));
     Files.copy(Path.of(pulled), folder.resolve("cases/deep/four.json"));

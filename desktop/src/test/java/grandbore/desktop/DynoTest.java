@@ -13,9 +13,11 @@ import grandbore.core.dyno.Column;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.PullCurve;
 import grandbore.core.dyno.Standard;
+import grandbore.desktop.dyno.PullPictures;
 import grandbore.desktop.station.Station;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -96,6 +98,16 @@ class DynoTest extends BenchTest {
     until("struck", () -> label("#dyno-pull-13").startsWith("struck out"));
     robot.interact(() -> bench.session().undo());
     until("it stands", () -> label("#dyno-pull-13").startsWith("✓"));
+    // A picture of a plug goes with it.
+    var picture = Path.of("../docs/screenshots/engine.png");
+    robot.interact(
+        () ->
+            robot
+                .lookup("#dyno-pictures")
+                .<PullPictures>query()
+                .attach(picture, "plug of cylinder 3"));
+    until("seen", () -> said("#dyno-pictures").contains("plug of cylinder 3"));
+    assertThat(text("#dyno-found-after")).contains("strip-down");
   }
 
   private String label(String id) {
@@ -207,6 +219,8 @@ class DynoTest extends BenchTest {
     until(
         "the curve says so",
         () -> text("#curve-status").contains("calibrated on 11 pulls of 3 October"));
+    robot.clickOn("#curve-doubt");
+    until("its band", () -> text("#curve-status").contains("what those pulls leave open"));
     press("#dyno-forget");
     until("given back", () -> !bench.session().build().combination().learned().isAny());
     // Two coefficients are soon learned again.

@@ -25,6 +25,9 @@ final class CurveBands {
   private static final int POWER = 3;
   private static final float PALE = 0.14f;
 
+  /** Four fifths of a normal spread lie within so many standard deviations. */
+  private static final double FOUR_FIFTHS = 1.2816;
+
   private final XYPlot plot;
 
   CurveBands(XYPlot plot) {
@@ -38,11 +41,26 @@ final class CurveBands {
     }
   }
 
+  /**
+   * @param taught one standard deviation by speed, as pulls have left it; in the place of the doubt
+   *     of inputs and model, not a number where none have
+   */
   void write(
-      Optional<Doubt> doubt, Curve curve, DoubleUnaryOperator torque, DoubleUnaryOperator power) {
+      Optional<Doubt> doubt,
+      DoubleUnaryOperator taught,
+      Curve curve,
+      DoubleUnaryOperator torque,
+      DoubleUnaryOperator power) {
     var torques = new YIntervalSeriesCollection();
     var powers = new YIntervalSeriesCollection();
-    if (doubt.isPresent() && curve != null) {
+    if (curve != null && isTaught(taught, curve)) {
+      var points = curve.settled();
+      var shares = points.stream().map(p -> range(taught.applyAsDouble(p.rpm()))).toList();
+      torques.addSeries(
+          band("as pulls left it", shares, points, p -> torque.applyAsDouble(p.torque())));
+      powers.addSeries(
+          band("as pulls left it", shares, points, p -> power.applyAsDouble(p.power())));
+    } else if (doubt.isPresent() && curve != null) {
       var points = curve.settled();
       var shares = points.stream().map(p -> doubt.get().share(p.rpm())).toList();
       var whole = shares.stream().map(s -> Doubt.withModel(s, 1)).toList();
@@ -55,6 +73,15 @@ final class CurveBands {
     }
     plot.setDataset(TORQUE, torques);
     plot.setDataset(POWER, powers);
+  }
+
+  private static boolean isTaught(DoubleUnaryOperator taught, Curve curve) {
+    return curve.points().stream().anyMatch(p -> Double.isFinite(taught.applyAsDouble(p.rpm())));
+  }
+
+  /** Where four fifths lie. */
+  private static Doubt.Range range(double deviation) {
+    return new Doubt.Range(1 - FOUR_FIFTHS * deviation, 1, 1 + FOUR_FIFTHS * deviation);
   }
 
   void dress(Palette p) {

@@ -1,5 +1,6 @@
 package grandbore.desktop.curve;
 
+import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.WantedBand;
@@ -67,6 +68,7 @@ final class CurveChart extends StackPane {
   private Seen seen = Seen.NOTHING;
   private final CurveBands bands;
   private Optional<Doubt> doubt = Optional.empty();
+  private Optional<Calibration> taught = Optional.empty();
 
   CurveChart(Look look, DoubleConsumer pointedAt) {
     this.look = look;
@@ -142,10 +144,15 @@ final class CurveChart extends StackPane {
     redraw();
   }
 
-  /** Draws the band of doubt, or none. */
-  void band(Optional<Doubt> known) {
-    if (!known.equals(doubt)) {
+  /**
+   * Draws the band of doubt, or none.
+   *
+   * @param pulls what an engine that runs with what pulls taught has it from
+   */
+  void band(Optional<Doubt> known, Optional<Calibration> pulls) {
+    if (!known.equals(doubt) || !pulls.equals(taught)) {
       doubt = known;
+      taught = pulls;
       redraw();
     }
   }
@@ -181,7 +188,12 @@ final class CurveChart extends StackPane {
     }
     plot.setDataset(0, torques);
     plot.setDataset(1, powers);
-    bands.write(doubt, seen.curve(), this::torque, this::power);
+    bands.write(
+        doubt,
+        rpm -> taught.map(c -> c.deviation(rpm)).orElse(Double.NaN),
+        seen.curve(),
+        this::torque,
+        this::power);
     grow(torques, powers);
     fit(false);
     dress();

@@ -3,6 +3,7 @@ package grandbore.desktop.curve;
 import grandbore.book.DynoJson;
 import grandbore.core.clearances.OnDyno;
 import grandbore.core.combination.Combination;
+import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.units.Measure;
@@ -40,8 +41,8 @@ public final class CurvePane extends VBox {
   private final Button cancel = new Button("Cancel");
   private final ToggleButton doubt = new ToggleButton("Doubt");
   private final Pins pins = new Pins();
-  private final LastRead<OnDyno, String> calibrated =
-      new LastRead<>(notes -> DynoJson.calibration(notes.getLast().document()).title());
+  private final LastRead<OnDyno, Calibration> calibrated =
+      new LastRead<>(notes -> DynoJson.calibration(notes.getLast().document()));
   private final Slider rpm = new Slider();
   private final FlowPane reading = new FlowPane(14, 4);
   private long shownBuild;
@@ -155,7 +156,9 @@ public final class CurvePane extends VBox {
       drawnWith = now;
       chart.show(seen, build.units(), from, to, band, wanted);
     }
-    chart.band(doubt().filter(k -> k.of().equals(session.engine().key())).map(Known::doubt));
+    var pulls =
+        service.doubt().wantedProperty().get() ? calibration() : Optional.<Calibration>empty();
+    chart.band(doubt().filter(k -> k.of().equals(session.engine().key())).map(Known::doubt), pulls);
     chart.dim(Seen.isOld(state));
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
@@ -174,20 +177,29 @@ public final class CurvePane extends VBox {
 
   /** Whether the engine runs with what pulls taught, and which; empty where it does not. */
   private String taught() {
-    if (!session.build().combination().learned().isAny()) {
-      return "";
-    }
+    return session.build().combination().learned().isAny()
+        ? "; " + calibration().map(Calibration::title).orElse("calibrated")
+        : "";
+  }
+
+  /** What the engine on the bench was last taught by, if it runs with it. */
+  private Optional<Calibration> calibration() {
     var notes =
         session.notes(OnDyno.class).stream()
             .filter(n -> n.kind() == OnDyno.Kind.CALIBRATION)
             .toList();
-    return "; " + (notes.isEmpty() ? "calibrated" : calibrated.of(notes));
+    return notes.isEmpty() || !session.build().combination().learned().isAny()
+        ? Optional.empty()
+        : Optional.of(calibrated.of(notes));
   }
 
   /** What the band is, as far as it is known; empty where none is wanted. */
   private String banded() {
     if (!service.doubt().wantedProperty().get()) {
       return "";
+    }
+    if (calibration().isPresent()) {
+      return "; band: four fifths of what those pulls leave open";
     }
     return doubt()
         .filter(k -> k.of().equals(session.engine().key()))

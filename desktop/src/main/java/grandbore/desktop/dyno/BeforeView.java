@@ -17,6 +17,7 @@ import grandbore.core.studies.Doubt;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.AnswerTable;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.curve.BandOfDoubt;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.results.Asking;
 import grandbore.desktop.results.ResultService;
@@ -26,7 +27,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Pos;
@@ -45,11 +45,16 @@ final class BeforeView extends VBox {
           "Pointer proved at a positive stop, not at the mark alone",
           "Brake's arm checked with its known weight; air hat on; lambda sensors in their places",
           "Fuel as its maker says, enough of it, its octane on the can; extinguisher in reach");
+
+  /** Four fifths of a normal spread lie within so many standard deviations. */
+  private static final double FOUR_FIFTHS = 1.2816;
+
   private static final double USUAL_RATE = 120;
   private static final double MOST_RATE = 100_000;
 
   private final Session session;
   private final DynoState state;
+  private final BandOfDoubt sampled;
   private final ResultService freezing;
   private final ResultService planning;
   private final Asking asking;
@@ -63,6 +68,7 @@ final class BeforeView extends VBox {
     super(10);
     this.session = session;
     this.state = state;
+    sampled = curves.doubt();
     freezing = new ResultService(curves.runs(), Urgency.STUDY, why -> trouble.setText("✕ " + why));
     planning = new ResultService(curves.runs(), Urgency.STUDY, why -> trouble.setText("✕ " + why));
     trouble.textProperty().subscribe(t -> Page.show(trouble, !t.isEmpty()));
@@ -117,7 +123,7 @@ final class BeforeView extends VBox {
     var at = Instant.now().truncatedTo(ChronoUnit.SECONDS);
     freezing.ask(
         new FreezeStudy(
-            engine, build.name(), at, speeds, Collections.nCopies(speeds.size(), Doubt.OF_MODEL)),
+            engine, build.name(), at, speeds, speeds.stream().map(this::doubt).toList()),
         found ->
             session.keep(
                 new OnDyno(
@@ -126,6 +132,17 @@ final class BeforeView extends VBox {
                         new FrozenBuild(
                             ModelVersion.CURRENT, new BuildDocument(build, readings), found))),
                 ""));
+  }
+
+  /** The model's own doubt, with that of the inputs where it was sampled. */
+  private double doubt(double rpm) {
+    return sampled
+        .knownProperty()
+        .get()
+        .filter(k -> k.of().equals(session.engine().key()) && k.isWhole())
+        .map(k -> k.doubt().share(rpm))
+        .map(r -> Math.hypot((r.high() - r.low()) / (2 * FOUR_FIFTHS), Doubt.OF_MODEL))
+        .orElse(Doubt.OF_MODEL);
   }
 
   private void showFrozen() {

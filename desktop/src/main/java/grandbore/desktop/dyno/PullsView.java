@@ -4,6 +4,7 @@ import grandbore.book.DynoBook;
 import grandbore.book.DynoJson;
 import grandbore.book.PullVerdict;
 import grandbore.core.checks.Check;
+import grandbore.core.clearances.Finding;
 import grandbore.core.clearances.OnDyno;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.dyno.PullCurve;
@@ -18,6 +19,7 @@ import grandbore.desktop.plot.PlotPane;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -214,10 +216,39 @@ final class PullsView extends VBox {
                         "; ",
                         p.checks().stream()
                             .filter(c -> c.verdict() == Check.Verdict.GOOD)
-                            .map(c -> c.label().toLowerCase(java.util.Locale.ROOT))
+                            .map(c -> c.label().toLowerCase(Locale.ROOT))
                             .toList())));
     rest.setId("dyno-holds");
     chosen.getChildren().add(rest);
+    var after = Page.hint(foundAfter(p));
+    after.setId("dyno-found-after");
+    chosen.getChildren().addAll(after, new PullPictures(session, p));
+  }
+
+  /** What was found on its parts between this pull and the next. */
+  private String foundAfter(DynoBook.KeptPull p) {
+    var until =
+        state.book().pulls().stream()
+            .map(k -> k.pull().at())
+            .filter(t -> t.isAfter(p.pull().at()))
+            .min(java.util.Comparator.naturalOrder());
+    var words =
+        session.notesProperty().getValue().stream()
+            .filter(k -> k.note() instanceof Finding && !k.struck())
+            .filter(k -> k.at().isAfter(p.pull().at()))
+            .filter(k -> until.map(t -> k.at().isBefore(t)).orElse(true))
+            .map(k -> (Finding) k.note())
+            .map(
+                f ->
+                    "%s %d %s"
+                        .formatted(
+                            f.part().name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                            f.place(),
+                            f.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ')))
+            .toList();
+    return words.isEmpty()
+        ? "Nothing was found at a strip-down between this pull and the next."
+        : "Found at the strip-down after it: " + String.join("; ", words) + ".";
   }
 
   private static Node check(Check c) {

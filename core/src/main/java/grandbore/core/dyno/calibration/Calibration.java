@@ -55,6 +55,25 @@ public record Calibration(
     pulls = List.copyOf(pulls);
   }
 
+  /**
+   * What the torque may still lie off at a speed, one standard deviation as a share; between the
+   * speeds of the pulls running straight, beyond them as at the nearest.
+   *
+   * @param rpm rev/min
+   */
+  public double deviation(double rpm) {
+    int above = 0;
+    while (above < band.size() - 1 && band.get(above).rpm < rpm) {
+      above++;
+    }
+    if (band.isEmpty() || above == 0 || band.get(above).rpm <= rpm) {
+      return band.isEmpty() ? Double.NaN : band.get(above).deviation;
+    }
+    var a = band.get(above - 1);
+    var b = band.get(above);
+    return a.deviation + (rpm - a.rpm) / (b.rpm - a.rpm) * (b.deviation - a.deviation);
+  }
+
   /** Those that these pulls can tell, in part or well. */
   public List<Learnt> told() {
     return learnt.stream().filter(l -> l.told() != Learnt.Told.NOT).toList();
