@@ -57,6 +57,9 @@ public final class Bench {
       time("in-line four, full, 25 points", workers, () -> run(all, four, 25, Fidelity.FULL));
     }
     studies(eight);
+    var pulls = DynoBench.pulls(eight);
+    DynoBench.overlay(pulls);
+    time("V8, 6 coefficients on 6 pulls", () -> DynoBench.calibration(eight, pulls));
     var memory = Runtime.getRuntime();
     System.gc();
     System.out.printf(

@@ -267,7 +267,7 @@ class RehearsalTest {
       double told = off(found.change().orElseThrow().on(held(best - 22)), next);
       assertThat(told).isLessThan(0.012);
     }
-    assertThat(within).isGreaterThanOrEqualTo((int) Math.floor(0.85 * all));
+    assertThat(within).isGreaterThanOrEqualTo((int) Math.floor(0.95 * all));
   }
 
   private static double off(BuiltEngine e, Pull pull) {
