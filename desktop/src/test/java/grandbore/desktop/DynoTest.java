@@ -13,10 +13,12 @@ import grandbore.core.dyno.Column;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.PullCurve;
 import grandbore.core.dyno.Standard;
+import grandbore.desktop.dyno.CauseView;
 import grandbore.desktop.dyno.PullPictures;
 import grandbore.desktop.station.Station;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -62,6 +64,11 @@ class DynoTest extends BenchTest {
   @Test
   void pullIsRehearsedWatchedKeptAndJudged() {
     view("dyno-gauges");
+    press("#dyno-connect");
+    assertThat(text("#dyno-answer")).startsWith("✕ Say a port");
+    type("#dyno-port", "no-such-port");
+    press("#dyno-connect");
+    until("said so", () -> text("#dyno-status").startsWith("✕ no-such-port"));
     press("#dyno-simulate");
     until("the dyno", () -> text("#dyno-status").startsWith("simulated dyno, seed 1"));
     robot.interact(
@@ -207,6 +214,24 @@ class DynoTest extends BenchTest {
     assertThat(text("#cause-test")).contains("timing light");
     press("#cause-answer-0");
     assertThat(said("#cause-likely")).contains("100 %").contains("pickup's leads");
+    // What the shop has met itself is asked beside it; a damaged document is refused whole.
+    cause("{");
+    until("refused", () -> text("#cause-own").startsWith("✕ Not a"));
+    cause(
+        """
+        {"format":"grand-bore-symptoms","version":1,"symptoms":[{"name":"It squeals","causes":
+        [{"word":"belt","label":"a loose belt","weight":1,"suspects":["belt"]}],"tests":[]}]}
+        """);
+    until("offered", () -> isShown("#cause-it-squeals"));
+  }
+
+  private void cause(String document) {
+    try {
+      var file = Files.writeString(Files.createTempFile("symptoms", ".json"), document);
+      robot.interact(() -> robot.lookup("#cause-view").<CauseView>query().add(file));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   @Test

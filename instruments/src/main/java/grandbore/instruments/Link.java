@@ -6,7 +6,6 @@ import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.Socket;
-import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
 
@@ -80,26 +79,13 @@ public final class Link implements AutoCloseable {
    */
   public static Link serial(String name, int baud, Sends sends, Listener listener)
       throws IOException {
-    SerialLibrary.ready();
-    SerialPort port;
-    try {
-      port = SerialPort.getCommPort(name);
-    } catch (RuntimeException e) {
-      throw new IOException("There is no serial port " + name, e);
-    }
-    port.setComPortParameters(baud, 8, SerialPort.ONE_STOP_BIT, SerialPort.NO_PARITY);
-    port.setComPortTimeouts(SerialPort.TIMEOUT_READ_SEMI_BLOCKING, 0, 0);
-    if (!port.openPort()) {
-      throw new IOException(
-          "The serial port %s can't be opened; there are: %s".formatted(name, serialPorts()));
-    }
+    SerialPort port = SerialLine.open(name, baud);
     return new Link(port.getInputStream(), port::closePort, sends, listener).started();
   }
 
   /** The serial ports of this machine. */
   public static List<String> serialPorts() {
-    SerialLibrary.ready();
-    return Arrays.stream(SerialPort.getCommPorts()).map(SerialPort::getSystemPortName).toList();
+    return SerialLine.names();
   }
 
   /** A line that is already open; for tests and other carriers. */

@@ -1,12 +1,16 @@
 package grandbore.instruments;
 
+import com.fazecast.jSerialComm.SerialPort;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.Socket;
 
-/** A line to a dyno over loopback TCP: whole lines are handed over, damaged ones dropped. */
+/**
+ * A line to a dyno, over loopback TCP or a serial port: whole lines are handed over, damaged ones
+ * dropped.
+ */
 public final class PullLink implements AutoCloseable {
   private static final int PATIENCE = 2000;
 
@@ -39,6 +43,16 @@ public final class PullLink implements AutoCloseable {
     var socket = new Socket();
     socket.connect(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), PATIENCE);
     return new PullLink(socket.getInputStream(), socket, listener);
+  }
+
+  /**
+   * To a serial port by its name.
+   *
+   * @throws IOException where it can't be opened
+   */
+  public static PullLink serial(String name, int baud, Listener listener) throws IOException {
+    SerialPort port = SerialLine.open(name, baud);
+    return new PullLink(port.getInputStream(), port::closePort, listener);
   }
 
   /** A line that is already open; for tests and other carriers. */

@@ -2,8 +2,6 @@ package grandbore.core.combination;
 
 import static grandbore.core.units.Quantity.FACTOR;
 
-import java.util.List;
-
 /**
  * What pulls on a dyno have taught of this engine beside what its parts say: factors upon the
  * model's own numbers, all one before. They are only ever set by a calibration that the builder
@@ -119,19 +117,7 @@ public record Learned(
 
   /** Whether any pull has taught anything. */
   public boolean isAny() {
-    return List.of(
-            intakeFlow,
-            exhaustFlow,
-            meterFlow,
-            intakeLength,
-            exhaustLength,
-            mixture,
-            wallHeat,
-            burnSpeed,
-            friction,
-            frictionGrowth)
-        .stream()
-        .anyMatch(g -> g.si() != 1);
+    return Specs.values(this).stream().anyMatch(v -> ((Given) v).si() != 1);
   }
 
   /**

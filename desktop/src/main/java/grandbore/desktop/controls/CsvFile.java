@@ -2,6 +2,7 @@ package grandbore.desktop.controls;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.stage.FileChooser;
@@ -12,12 +13,21 @@ public final class CsvFile {
 
   /** Hands over the table that is chosen to be read. */
   public static void open(Node from, String title, Consumer<Path> then) {
-    hand(chooser(title).showOpenDialog(from.getScene().getWindow()), then);
+    open(from, title, "*.csv", then);
+  }
+
+  /**
+   * Hands over the file that is chosen to be read.
+   *
+   * @param ending of its name: {@code *.json}
+   */
+  public static void open(Node from, String title, String ending, Consumer<Path> then) {
+    hand(chooser(title, ending).showOpenDialog(from.getScene().getWindow()), then);
   }
 
   /** Hands over where a table is to be written. */
   public static void save(Node from, String title, String name, Consumer<Path> then) {
-    var chooser = chooser(title);
+    var chooser = chooser(title, "*.csv");
     chooser.setInitialFileName(name);
     if (!name.endsWith(".csv")) {
       chooser.getExtensionFilters().setAll(new FileChooser.ExtensionFilter("Any file", "*"));
@@ -25,10 +35,12 @@ public final class CsvFile {
     hand(chooser.showSaveDialog(from.getScene().getWindow()), then);
   }
 
-  private static FileChooser chooser(String title) {
+  private static FileChooser chooser(String title, String ending) {
     var chooser = new FileChooser();
     chooser.setTitle(title);
-    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("CSV", "*.csv"));
+    boolean any = ending.equals("*");
+    String name = any ? "Any file" : ending.substring(2).toUpperCase(Locale.ROOT);
+    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter(name, ending));
     return chooser;
   }
 

@@ -1,15 +1,24 @@
 package grandbore.desktop.dyno;
 
 import grandbore.book.SymptomsJson;
+import grandbore.book.TextFile;
+import grandbore.core.clearances.OnDyno;
 import grandbore.core.dyno.judged.Judge;
 import grandbore.core.dyno.symptoms.Search;
 import grandbore.core.dyno.symptoms.Symptom;
+import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.session.Books;
+import grandbore.desktop.session.LastRead;
+import grandbore.desktop.session.Session;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
@@ -17,22 +26,74 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** From what the engine does to why, by the cheapest test that parts the causes. */
-final class CauseView extends VBox {
+public final class CauseView extends VBox {
+  private static final String JSON = "*.json";
+
+  private final Session session;
   private final DynoState state;
+  private final LastRead<OnDyno, List<Symptom>> known =
+      new LastRead<>(
+          notes ->
+              notes.isEmpty()
+                  ? SymptomsJson.shipped()
+                  : SymptomsJson.with(notes.getLast().document()));
+  private final ToggleGroup group = new ToggleGroup();
+  private final Label own = Page.hint("");
+  private List<Symptom> offered = List.of();
   private final FlowPane symptoms = new FlowPane(6, 6);
   private final VBox found = new VBox(8);
   private final List<String> said = new ArrayList<>();
   private Search search;
 
-  CauseView(DynoState state) {
+  CauseView(Session session, DynoState state) {
     super(10);
+    setId("cause-view");
+    this.session = session;
     this.state = state;
-    var group = new ToggleGroup();
-    for (var s : SymptomsJson.shipped()) {
+    own.setId("cause-own");
+    own.textProperty().subscribe(t -> Page.show(own, !t.isEmpty()));
+    var add = Page.button("The shop's own causes…", "cause-add");
+    add.setOnAction(
+        e -> CsvFile.open(this, "Symptoms, their causes and tests (JSON)", JSON, this::add));
+    getChildren()
+        .addAll(
+            Page.part("What does it do?"),
+            symptoms,
+            found,
+            new FlowPane(8, 4, add),
+            own,
+            Page.caution(
+                "Stop the engine before anything on it is touched; secondary leads bite, and a"
+                    + " warm engine burns."));
+    WhenSeen.refresh(
+        this,
+        () -> {
+          offer();
+          if (search != null) {
+            begin(search.symptom());
+          }
+        },
+        state.bookProperty(),
+        session.notesProperty());
+  }
+
+  /** Those that come with the program and the shop's own. */
+  private void offer() {
+    var shops =
+        session.notes(OnDyno.class).stream().filter(n -> n.kind() == OnDyno.Kind.SYMPTOMS).toList();
+    var all = known.of(shops);
+    if (all.equals(offered)) {
+      return;
+    }
+    offered = all;
+    symptoms.getChildren().clear();
+    group.getToggles().clear();
+    for (var s : all) {
       var button = new ToggleButton(s.name());
       button.setId(
           "cause-" + s.name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z]+", "-"));
       button.setToggleGroup(group);
+      button.setSelected(search != null && search.symptom().equals(s));
       button.setOnAction(
           e -> {
             button.setSelected(true);
@@ -40,22 +101,27 @@ final class CauseView extends VBox {
           });
       symptoms.getChildren().add(button);
     }
-    getChildren()
-        .addAll(
-            Page.part("What does it do?"),
-            symptoms,
-            found,
-            Page.caution(
-                "Stop the engine before anything on it is touched; secondary leads bite, and a"
-                    + " warm engine burns."));
-    WhenSeen.refresh(
-        this,
-        () -> {
-          if (search != null) {
-            begin(search.symptom());
-          }
-        },
-        state.bookProperty());
+  }
+
+  /** Takes a document of symptoms into the shop's book, whole or not at all. */
+  public void add(Path file) {
+    var _ =
+        CompletableFuture.supplyAsync(
+                () -> {
+                  String text = TextFile.read(file);
+                  SymptomsJson.read(text);
+                  return text;
+                })
+            .whenCompleteAsync(
+                (text, wrong) -> {
+                  if (wrong == null) {
+                    own.setText("");
+                    session.keep(new OnDyno(OnDyno.Kind.SYMPTOMS, text), "");
+                  } else {
+                    own.setText("✕ " + Books.words(wrong));
+                  }
+                },
+                Platform::runLater);
   }
 
   /** What the last day's pulls have named. */

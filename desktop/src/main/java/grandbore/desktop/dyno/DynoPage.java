@@ -25,7 +25,7 @@ public final class DynoPage {
             .with(ViewName.DYNO_GAUGES, () -> new GaugesView(session, live, overlay))
             .with(ViewName.DYNO_PULLS, () -> new PullsView(session, state, look))
             .with(ViewName.DYNO_LOG, () -> new LogView(session, state, look))
-            .with(ViewName.DYNO_CAUSE, () -> new CauseView(state))
+            .with(ViewName.DYNO_CAUSE, () -> new CauseView(session, state))
             .with(ViewName.DYNO_LEARN, () -> new LearnView(session, curves, state, look));
     var trouble = Page.hint("");
     trouble.setId("dyno-trouble");

@@ -145,20 +145,19 @@ final class GaugesView extends VBox {
   }
 
   private VBox line() {
-    TextField port = Page.words("dyno-port", "port", 6);
+    TextField port = Page.words("dyno-port", "7418, or a serial port", 16);
     var connect = Page.button("Listen to a dyno", "dyno-connect");
     connect.setOnAction(
         e -> {
-          String typed = port.getText().strip();
-          if (typed.matches("\\d{2,5}")) {
-            live.connect(Integer.parseInt(typed));
+          if (port.getText().isBlank()) {
+            answer.setText("✕ Say a port: a number of this machine's, or a serial port's name");
           } else {
-            answer.setText("✕ A port is a number of two to five digits");
+            live.connect(port.getText());
           }
         });
     var drop = Page.button("Let go", "dyno-drop");
     drop.setOnAction(e -> live.drop());
-    var row = new FlowPane(8, 4, new Label("on this machine's port"), port, connect, drop);
+    var row = new FlowPane(8, 4, new Label("on port"), port, connect, drop);
     row.setAlignment(Pos.CENTER_LEFT);
     return new VBox(4, Page.part("Live"), row);
   }

@@ -69,7 +69,7 @@ final class ImportPane extends VBox {
     columns.setHgap(8);
     columns.setVgap(3);
     var open = Page.button("Open a recorder's file…", "dyno-open");
-    open.setOnAction(e -> CsvFile.open(this, "A recorder's file", this::open));
+    open.setOnAction(e -> CsvFile.open(this, "A recorder's file", "*", this::open));
     var keep = Page.button("Keep it as a pull", "dyno-keep");
     keep.setOnAction(e -> keep());
     carries.setId("dyno-carries");

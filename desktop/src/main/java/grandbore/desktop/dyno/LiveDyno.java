@@ -43,6 +43,9 @@ import javafx.beans.property.ReadOnlyStringWrapper;
  * line's own thread; a pull that has ended is kept. The window asks for the newest values.
  */
 final class LiveDyno {
+  /** A hundred rows of many channels a second want that much. */
+  private static final int BAUD = 460_800;
+
   private final Session session;
   private final RunQueue runs;
   private final DynoState state;
@@ -107,28 +110,34 @@ final class LiveDyno {
     }
   }
 
-  /** Listens to a dyno that speaks on a port of this machine. */
-  void connect(int port) {
+  /** Listens to a dyno: the number of a port of this machine, or a serial port's name. */
+  void connect(String where) {
     drop();
-    status.set("connecting to port " + port);
+    String name = where.strip();
+    status.set("connecting to " + name);
+    var hears = new Hears();
     var _ =
-        CompletableFuture.supplyAsync(
-                () -> {
-                  try {
-                    return PullLink.tcp(port, new Hears());
-                  } catch (IOException e) {
-                    throw new UncheckedIOException(e.getMessage(), e);
-                  }
-                })
+        CompletableFuture.supplyAsync(() -> open(name, hears))
             .whenCompleteAsync(
                 (opened, wrong) -> {
                   link = opened;
                   status.set(
                       wrong == null
-                          ? "listening to port " + port
-                          : "✕ port %d: %s".formatted(port, Books.words(wrong)));
+                          ? "listening to " + name
+                          : "✕ %s: %s".formatted(name, Books.words(wrong)));
                 },
                 Platform::runLater);
+  }
+
+  /** Doors open slowly at times: off the window's thread. */
+  private static PullLink open(String name, PullLink.Listener hears) {
+    try {
+      return name.matches("\\d{2,5}")
+          ? PullLink.tcp(Integer.parseInt(name), hears)
+          : PullLink.serial(name, BAUD, hears);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e.getMessage(), e);
+    }
   }
 
   /** How many times as fast as it is recorded a simulated pull is run. */
