@@ -5,12 +5,18 @@ import grandbore.core.mechanics.Balance;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.Palette;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.TreeMap;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
 /** The engine from its front: banks at their angle, all throws of the crank, the first pistons. */
 public final class EndView {
+  /** Height of a name with air above and below, px. */
+  private static final double LINE = 18;
+
   private static final double MARGIN = 16;
 
   /** Of a cylinder, as drawn; no input says it. m. */
@@ -227,15 +233,49 @@ public final class EndView {
               journal);
         });
     pen.circle(palette.panel(), cx, cy, 0.8 * b.mainJournal().si() / 2 * scale);
+    var tags = new ArrayList<Tag>();
     cylinders.forEach(
         (degrees, name) -> {
           double a = Math.toRadians(degrees);
-          pen.tag(
-              name.toString(),
-              palette.ink(),
-              palette.panel(),
-              cx + names * Math.sin(a) + 3.05 * name.length() + 4,
-              cy - names * Math.cos(a));
+          double half = 3.05 * name.length() + 4;
+          tags.add(
+              new Tag(
+                  name.toString(),
+                  cx + names * Math.sin(a) + half,
+                  cy - names * Math.cos(a),
+                  half));
         });
+    apart(tags).forEach(t -> pen.tag(t.words, palette.ink(), palette.panel(), t.right, t.middle));
+  }
+
+  /**
+   * A name beside its throw.
+   *
+   * @param right end of it
+   * @param half of its width
+   */
+  private record Tag(String words, double right, double middle, double half) {
+    private boolean isOn(Tag other) {
+      return Math.abs(right - half - other.right + other.half) < half + other.half + 2
+          && Math.abs(middle - other.middle) < LINE;
+    }
+  }
+
+  /** Throws of split pins stand near one another: the lower name gives way downward. */
+  private static List<Tag> apart(List<Tag> tags) {
+    var placed = new ArrayList<Tag>();
+    tags.stream()
+        .sorted(Comparator.comparingDouble(Tag::middle))
+        .forEach(
+            t -> {
+              var moved = t;
+              for (var p : placed) {
+                if (moved.isOn(p)) {
+                  moved = new Tag(t.words, t.right, p.middle + LINE, t.half);
+                }
+              }
+              placed.add(moved);
+            });
+    return placed;
   }
 }
