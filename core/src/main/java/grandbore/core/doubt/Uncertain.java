@@ -9,6 +9,7 @@ import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /**
  * An input of an engine that is not known for sure and that the prediction reads.
@@ -19,8 +20,8 @@ import java.util.List;
  */
 public record Uncertain(
     String path, String label, double value, double spread, Provenance provenance) {
-  /** The day that a curve is for is chosen. */
-  private static final String CHOSEN = "weather";
+  /** The day that a curve is for is chosen; the doubt of what pulls taught is with the pulls. */
+  private static final Set<String> SETTLED = Set.of("weather", "learned");
 
   /** No further from what is likely, standard deviations. */
   private static final double FURTHEST = 3;
@@ -32,7 +33,7 @@ public record Uncertain(
     for (var f : Specs.fields()) {
       var given = f.get(c);
       double spread = Spreads.of(f.path(), given);
-      if (given.isKnown() && spread > 0 && c.has(f.group()) && !CHOSEN.equals(f.group())) {
+      if (given.isKnown() && spread > 0 && c.has(f.group()) && !SETTLED.contains(f.group())) {
         keep(
             new Uncertain(f.path(), f.spec().label(), given.si(), spread, given.provenance()),
             engine,
