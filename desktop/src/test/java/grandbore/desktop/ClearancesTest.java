@@ -11,7 +11,6 @@ import grandbore.core.clearances.Reading;
 import grandbore.core.demo.DemoBuilds;
 import java.nio.file.Files;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -189,8 +188,11 @@ class ClearancesTest extends BenchTest {
     type("#chamber-volume-1-text", "57");
     until("kept", () -> count() == 1);
     view("bench-book");
+    int listed = restores().size();
     press("#book-backup");
     until("made", () -> text("#book-says").contains("A backup was made"));
+    // The list is read after it: the newest stands first.
+    until("listed", () -> restores().size() > listed);
     robot.interact(
         () ->
             bench
@@ -207,17 +209,19 @@ class ClearancesTest extends BenchTest {
                         Instant.now(),
                         false)));
     until("kept", () -> count() == 2);
-    var buttons = new ArrayList<Button>();
-    robot.lookup(".button").queryAllAs(Button.class).stream()
-        .filter(b -> b.getText().equals("Restore"))
-        .forEach(buttons::add);
-    assertThat(buttons).isNotEmpty();
-    robot.interact(() -> buttons.getFirst().fire());
+    robot.interact(() -> restores().getFirst().fire());
     until("restored", () -> count() == 1);
     assertThat(text("#book-says")).contains("replaced");
     try (var files = Files.list(folder)) {
       assertThat(files.map(f -> f.getFileName().toString()))
           .anyMatch(n -> n.startsWith("book.sqlite-replaced-"));
     }
+  }
+
+  /** The newest backup's first. */
+  private List<Button> restores() {
+    return robot.lookup(".button").queryAllAs(Button.class).stream()
+        .filter(b -> b.getText().equals("Restore"))
+        .toList();
   }
 }

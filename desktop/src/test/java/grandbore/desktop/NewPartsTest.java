@@ -184,7 +184,7 @@ class NewPartsTest extends BenchTest {
         .containsOnly(true);
     Files.writeString(file, Files.readString(file).replace("DECK", "DUCK"));
     robot.interact(() -> book.bring(file));
-    assertThat(text("#book-says")).contains("line 2");
+    until("refused", () -> text("#book-says").contains("line 2"));
     assertThat(bench.session().readings().all()).hasSize(before + 4);
     view("bench-assembly");
     var pictures = robot.lookup("#pictures").<grandbore.desktop.bench.PictureRows>query();
