@@ -218,7 +218,7 @@ final class BeforeView extends VBox {
         p.what() + (run && !p.isWorth() ? " (less than counts)" : "") + ": " + p.why(),
         "%.0f".formatted(p.minutes()),
         Double.isNaN(money) ? "" : "%.0f".formatted(p.cost(money)),
-        run ? "%+.1f".formatted(100 * p.expected()) : "",
+        run ? "%+.1f".formatted(Math.rint(1000 * p.expected()) / 10 + 0.0) : "",
         run ? "%.1f".formatted(100 * p.counts()) : "");
   }
 
