@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 import java.util.regex.Pattern;
 
 /**
@@ -240,8 +241,7 @@ public record PullImport(PullTableView table, FuelKind fuel) {
   /** Takes a table row by row. */
   private static final class PullRows {
     private final PullTable t;
-    private final PullLayout layout;
-    private final FuelKind fuel;
+    private final List<Read> columns = new ArrayList<>();
     private final List<String> says = new ArrayList<>();
     private final List<Recorded> pulls = new ArrayList<>();
     private final Map<PullLayout.Mapped, List<Double>> values = new LinkedHashMap<>();
@@ -249,10 +249,19 @@ public record PullImport(PullTableView table, FuelKind fuel) {
     private final Map<String, Integer> gaps = new LinkedHashMap<>();
     private double lastRpm = Double.NaN;
 
+    /** A column that is read, found and its unit understood once for all rows. */
+    private record Read(PullLayout.Mapped mapped, int at, DoubleUnaryOperator toSi) {}
+
     PullRows(PullTable t, PullLayout layout, FuelKind fuel) {
       this.t = t;
-      this.layout = layout;
-      this.fuel = fuel;
+      for (var m : layout.columns()) {
+        int at = t.headings().indexOf(m.heading());
+        if (at < 0) {
+          throw new FormatException("The file has no column “%s”".formatted(m.heading()));
+        }
+        var unit = m.channel().flatMap(c -> PullUnit.of(m.unit(), c, fuel));
+        columns.add(new Read(m, at, unit.map(PullUnit::toSi).orElse(v -> v)));
+      }
     }
 
     Imported read() {
@@ -280,12 +289,9 @@ public record PullImport(PullTableView table, FuelKind fuel) {
       double time = Double.NaN;
       double rpm = Double.NaN;
       var now = new LinkedHashMap<PullLayout.Mapped, Double>();
-      for (var m : layout.columns()) {
-        int column = t.headings().indexOf(m.heading());
-        if (column < 0) {
-          throw new FormatException("The file has no column “%s”".formatted(m.heading()));
-        }
-        Double v = t.number(row, column);
+      for (var read : columns) {
+        var m = read.mapped;
+        Double v = t.number(row, read.at);
         if (v == null) {
           gaps.merge(m.heading(), 1, Integer::sum);
           v = Double.NaN;
@@ -295,10 +301,7 @@ public record PullImport(PullTableView table, FuelKind fuel) {
           continue;
         }
         var channel = m.channel().get();
-        double si =
-            PullUnit.of(m.unit(), channel, fuel).map(u -> u.toSi().applyAsDouble(1)).isPresent()
-                ? PullUnit.of(m.unit(), channel, fuel).get().toSi().applyAsDouble(v)
-                : v;
+        double si = read.toSi.applyAsDouble(v);
         if (Double.isFinite(si) && !channel.canBe(si)) {
           says.add(
               "line %d: %s cannot be %s %s; it stays empty"

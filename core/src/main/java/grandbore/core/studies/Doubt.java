@@ -35,6 +35,9 @@ public record Doubt(
    */
   public static final double OF_MODEL = 0.036;
 
+  /** Four fifths of a normal spread lie within so many standard deviations of its middle. */
+  public static final double FOUR_FIFTHS = 1.2816;
+
   /** Points at which the surrogate is asked for each input. */
   private static final int PICKED = 1024;
 

@@ -25,9 +25,6 @@ final class CurveBands {
   private static final int POWER = 3;
   private static final float PALE = 0.14f;
 
-  /** Four fifths of a normal spread lie within so many standard deviations. */
-  private static final double FOUR_FIFTHS = 1.2816;
-
   private final XYPlot plot;
 
   CurveBands(XYPlot plot) {
@@ -81,7 +78,7 @@ final class CurveBands {
 
   /** Where four fifths lie. */
   private static Doubt.Range range(double deviation) {
-    return new Doubt.Range(1 - FOUR_FIFTHS * deviation, 1, 1 + FOUR_FIFTHS * deviation);
+    return new Doubt.Range(1 - Doubt.FOUR_FIFTHS * deviation, 1, 1 + Doubt.FOUR_FIFTHS * deviation);
   }
 
   void dress(Palette p) {

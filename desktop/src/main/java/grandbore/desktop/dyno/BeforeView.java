@@ -46,9 +46,6 @@ final class BeforeView extends VBox {
           "Brake's arm checked with its known weight; air hat on; lambda sensors in their places",
           "Fuel as its maker says, enough of it, its octane on the can; extinguisher in reach");
 
-  /** Four fifths of a normal spread lie within so many standard deviations. */
-  private static final double FOUR_FIFTHS = 1.2816;
-
   private static final double USUAL_RATE = 120;
   private static final double MOST_RATE = 100_000;
 
@@ -141,7 +138,7 @@ final class BeforeView extends VBox {
         .get()
         .filter(k -> k.of().equals(session.engine().key()) && k.isWhole())
         .map(k -> k.doubt().share(rpm))
-        .map(r -> Math.hypot((r.high() - r.low()) / (2 * FOUR_FIFTHS), Doubt.OF_MODEL))
+        .map(r -> Math.hypot((r.high() - r.low()) / (2 * Doubt.FOUR_FIFTHS), Doubt.OF_MODEL))
         .orElse(Doubt.OF_MODEL);
   }
 

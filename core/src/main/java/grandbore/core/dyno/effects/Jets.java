@@ -49,9 +49,4 @@ public record Jets(List<Double> diameters) {
         Air.density(now.dry(), now.temperature()) / Air.density(then.dry(), then.temperature());
     return lambda * others.area() / area() * Math.sqrt(thinner);
   }
-
-  /** Area that brings lambda to what is wanted, over what these have. */
-  public double areaFor(double lambda, double wanted) {
-    return lambda / wanted;
-  }
 }

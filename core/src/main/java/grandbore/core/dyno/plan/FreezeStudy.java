@@ -8,6 +8,7 @@ import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Study;
+import grandbore.core.studies.Doubt;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -20,9 +21,6 @@ import java.util.Map;
 public record FreezeStudy(
     BuiltEngine engine, String name, Instant at, List<Double> speeds, List<Double> doubt)
     implements Study<Frozen> {
-  /** Four fifths of a normal spread lie within so many standard deviations. */
-  private static final double FOUR_FIFTHS = 1.2816;
-
   public FreezeStudy {
     speeds = List.copyOf(speeds);
     doubt = List.copyOf(doubt);
@@ -48,7 +46,7 @@ public record FreezeStudy(
         stands.curve(),
         sparked,
         rpm -> {
-          double off = FOUR_FIFTHS * doubt.get(Math.max(0, speeds.indexOf(rpm)));
+          double off = Doubt.FOUR_FIFTHS * doubt.get(Math.max(0, speeds.indexOf(rpm)));
           return new double[] {1 - off, 1 + off};
         });
   }
