@@ -93,7 +93,7 @@ public record DynoBook(
               calibrations.add(DynoJson.calibration(d.document()));
             }
           }
-          case LAYOUT, SYMPTOMS -> {}
+          case LAYOUT, SYMPTOMS, CASES -> {}
         }
       }
     }

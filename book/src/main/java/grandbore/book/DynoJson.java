@@ -14,6 +14,7 @@ import grandbore.core.dyno.Standard;
 import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.calibration.Coefficient;
 import grandbore.core.dyno.calibration.Learnt;
+import grandbore.core.studies.ModelSpread;
 import grandbore.core.units.UnitSystem;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -35,7 +36,8 @@ public final class DynoJson {
           "grand-bore-dyno",
           1,
           "Grand Bore dyno record",
-          "A pull, a frozen prediction, a verdict, a proved pointer or a calibration.",
+          "A pull, a frozen prediction, a verdict, a proved pointer, a calibration or the spread of"
+              + " pooled cases.",
           DynoSchema::describe);
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
@@ -213,6 +215,20 @@ public final class DynoJson {
 
   public static double pointer(String text) {
     return at(read(text, "pointer"), "error").asDouble();
+  }
+
+  public static String write(ModelSpread spread) {
+    return begin("cases")
+        .put("share", spread.share())
+        .put("engines", spread.engines())
+        .put("source", spread.of())
+        .toString();
+  }
+
+  public static ModelSpread spread(String text) {
+    var node = read(text, "cases");
+    return new ModelSpread(
+        at(node, "share").asDouble(), at(node, "engines").asInt(), at(node, "source").asText());
   }
 
   public static String write(Calibration c) {

@@ -14,6 +14,7 @@ import grandbore.core.dyno.Recorded;
 import grandbore.core.dyno.Standard;
 import grandbore.core.dyno.effects.Effect;
 import grandbore.core.prediction.WantedBand;
+import grandbore.core.studies.ModelSpread;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -78,6 +79,8 @@ class DynoBookTest {
       }
     }
     assertThat(DynoJson.pointer(DynoJson.writePointer(0.05))).isEqualTo(0.05);
+    var spread = new ModelSpread(0.041, 12, "12 pooled cases");
+    assertThat(DynoJson.spread(DynoJson.write(spread))).isEqualTo(spread);
     var verdict = new PullVerdict(3, false, "the hat was off");
     assertThat(DynoJson.verdict(DynoJson.write(verdict))).isEqualTo(verdict);
   }

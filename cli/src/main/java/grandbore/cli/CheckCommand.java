@@ -1,6 +1,9 @@
 package grandbore.cli;
 
+import grandbore.book.CaseFiles;
 import grandbore.core.demo.DynoCases;
+import grandbore.core.dyno.calibration.CasesStudy;
+import grandbore.core.dyno.calibration.PooledCases;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.Peak;
@@ -56,7 +59,7 @@ final class CheckCommand implements Callable<Integer> {
     SpeedsOption.step(step);
     var out = spec.commandLine().getOut();
     if (cases != null) {
-      new PooledCases(out, spec.commandLine().getErr(), depth.fidelity()).run(cases);
+      pooled(out);
       return 0;
     }
     out.println("case,quantity,unit,predicted,observed,error,tolerance,met");
@@ -71,6 +74,20 @@ final class CheckCommand implements Callable<Integer> {
     summary(out, POWER, powerErrors);
     summary(out, TORQUE, torqueErrors);
     return 0;
+  }
+
+  /** Each case printed as soon as it was run. */
+  private void pooled(PrintWriter out) {
+    var files = CaseFiles.in(cases);
+    files.leftOut().forEach(spec.commandLine().getErr()::println);
+    var table = new PooledCasesTable(out);
+    var all = new ArrayList<PooledCases.Ran>();
+    for (var k : files.cases()) {
+      var ran = StudyRun.of(new CasesStudy(List.of(k), depth.fidelity()));
+      ran.cases().forEach(table::print);
+      all.addAll(ran.cases());
+    }
+    table.print(new PooledCases(all));
   }
 
   private void report(PrintWriter out, DynoCases.Case k, Curve curve) {

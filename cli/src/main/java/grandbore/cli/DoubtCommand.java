@@ -7,6 +7,7 @@ import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.Doubt;
 import grandbore.core.studies.EffectsStudy;
+import grandbore.core.studies.ModelSpread;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -48,12 +49,20 @@ final class DoubtCommand implements Callable<Integer> {
   @Option(names = "--seed", defaultValue = "1", description = "of all random draws")
   private long seed;
 
+  @Option(
+      names = "--model-off",
+      paramLabel = "PERCENT",
+      description = "the model's own doubt, one standard deviation, as check --cases prints it")
+  private Double modelOff;
+
   @Mixin private KeepOption keep = new KeepOption();
 
   @Mixin private TableOption table = new TableOption();
 
   @Override
   public Integer call() {
+    var model =
+        modelOff == null ? ModelSpread.OWN : new ModelSpread(modelOff / 100, 1, "--model-off");
     var document = build.read();
     var engine = document.engine();
     var band = WantedBand.of(document.build().combination().brief());
@@ -65,19 +74,19 @@ final class DoubtCommand implements Callable<Integer> {
           default -> {
             var asked = new Question.OfDoubt(band, range.from(), range.to(), samples, seed);
             var doubt = keep.run(build, document, asked.to(engine), asked);
-            yield show == Show.band ? band(doubt) : next(doubt);
+            yield show == Show.band ? band(doubt, model) : next(doubt);
           }
         };
     table.print(rows);
     return 0;
   }
 
-  private List<Map<String, Object>> band(Doubt doubt) {
+  private static List<Map<String, Object>> band(Doubt doubt, ModelSpread model) {
     var rows = new ArrayList<Map<String, Object>>();
     for (int k = 0; k < doubt.stands().points().size(); k++) {
       var point = doubt.stands().points().get(k);
       var range = doubt.torque(k);
-      var whole = Doubt.withModel(range, point.torque());
+      var whole = model.with(range, point.torque());
       var row = new LinkedHashMap<String, Object>();
       row.put("rpm", StudyRun.round(point.rpm(), 0));
       row.put("torque_nm", StudyRun.round(point.torque(), 1));

@@ -16,7 +16,7 @@ import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.ModelVersion;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.WarmStarts;
-import grandbore.core.studies.Doubt;
+import grandbore.core.studies.ModelSpread;
 import grandbore.instruments.DynoConsole;
 import grandbore.instruments.PullServer;
 import java.io.BufferedReader;
@@ -87,7 +87,7 @@ final class DynoCommand implements Callable<Integer> {
               "Before " + day,
               begins,
               speeds,
-              Collections.nCopies(speeds.size(), Doubt.OF_MODEL));
+              Collections.nCopies(speeds.size(), ModelSpread.OWN.share()));
       var of = new BuildDocument(document.build(), document.readings());
       var frozen = new FrozenBuild(ModelVersion.CURRENT, of, StudyRun.of(study));
       notes.add(new OnDyno(OnDyno.Kind.FROZEN, DynoJson.write(frozen)));

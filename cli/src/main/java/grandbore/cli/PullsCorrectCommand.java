@@ -33,6 +33,11 @@ final class PullsCorrectCommand implements Callable<Integer> {
         continue;
       }
       double factor = kept.pull().factor(pulls.standard());
+      boolean allowed =
+          kept.pull()
+              .breathed()
+              .map(a -> pulls.standard().allows(pulls.standard().factor(a)))
+              .orElse(true);
       for (var p : PullCurve.torque(kept.pull(), pulls.standard(), width).points()) {
         var row = new LinkedHashMap<String, Object>();
         row.put("pull", kept.pull().number());
@@ -40,6 +45,7 @@ final class PullsCorrectCommand implements Callable<Integer> {
         row.put("torque_nm", StudyRun.round(p.value(), 2));
         row.put("power_kw", StudyRun.round(p.value() * p.rpm() * Math.PI / 30e3, 2));
         row.put("factor", StudyRun.round(factor, 5));
+        row.put("allowed", allowed);
         rows.add(row);
       }
     }

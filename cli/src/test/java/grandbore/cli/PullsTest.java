@@ -124,6 +124,13 @@ class PullsTest {
         .isCloseTo(
             100 * (Double.parseDouble(peak[5]) / Double.parseDouble(peak[6]) - 1), within(0.1));
     assertThat(rows.getLast()[2]).isEqualTo("root mean square error of torque by rpm");
+    // Three engines and more tell how far the model may be off.
+    Files.copy(Path.of(pulled), folder.resolve("cases/second.json"));
+    Files.copy(Path.of(pulled), folder.resolve("cases/third.json"));
+    var three =
+        Ran.run("check", "--cases", folder.resolve("cases").toString(), "--fidelity", "live");
+    assertThat(three.rows().getLast()[2]).isEqualTo("the model's own doubt by these engines");
+    assertThat(Double.parseDouble(three.rows().getLast()[5])).isBetween(0.1, 20.0);
   }
 
   @Test

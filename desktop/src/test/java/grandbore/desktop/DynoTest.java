@@ -125,7 +125,7 @@ class DynoTest extends BenchTest {
   void sheetIsTypedAndItsLayoutRemembered() {
     view("dyno-pulls");
     sheet("rpm, load, oil p (psi)\n3000, 340, 60\n3500, 352, 61\n4000, 361, 62\n");
-    assertThat(text("#dyno-import-says")).contains("torque or power");
+    until("asked", () -> text("#dyno-import-says").contains("torque or power"));
     press("#dyno-keep");
     assertThat(pulls()).hasSize(12);
     robot.interact(
@@ -135,7 +135,7 @@ class DynoTest extends BenchTest {
                 .<javafx.scene.control.ComboBox<String>>query()
                 .setValue("Torque"));
     type("#dyno-unit-1", "lb-ft");
-    assertThat(text("#dyno-import-says")).startsWith("1 pull of 3 rows");
+    until("read", () -> text("#dyno-import-says").startsWith("1 pull of 3 rows"));
     type("#dyno-changed", "another dyno");
     type("#dyno-spark", "32");
     press("#dyno-keep");
@@ -146,9 +146,9 @@ class DynoTest extends BenchTest {
         .isCloseTo(352 * 1.3558, within(0.5));
     until("its air is missed", () -> text("#dyno-facts").contains("its air is not known"));
     sheet("rpm, load, oil p (psi)\n5000, 300, 60\n5500, 290, 61\n");
-    assertThat(text("#dyno-import-says")).startsWith("1 pull of 2 rows");
+    until("remembered", () -> text("#dyno-import-says").startsWith("1 pull of 2 rows"));
     sheet("no table");
-    assertThat(text("#dyno-import-says")).contains("No table of numbers");
+    until("no table", () -> text("#dyno-import-says").contains("No table of numbers"));
   }
 
   private void sheet(String text) {

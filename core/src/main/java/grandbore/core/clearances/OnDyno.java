@@ -28,11 +28,13 @@ public record OnDyno(Kind kind, String document, List<Photo> pictures) implement
     /** How the columns of one recorder are read: the shop's, the newest of each recorder stands. */
     LAYOUT,
     /** Causes that the shop has met: the shop's, the newest stands. */
-    SYMPTOMS;
+    SYMPTOMS,
+    /** How far the model is off on engines that shops pooled: the shop's, the newest stands. */
+    CASES;
 
     /** Whether every build of the shop has it. */
     public boolean isShops() {
-      return this == LAYOUT || this == SYMPTOMS;
+      return this == LAYOUT || this == SYMPTOMS || this == CASES;
     }
   }
 

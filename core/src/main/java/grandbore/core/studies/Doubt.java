@@ -28,13 +28,6 @@ public record Doubt(
     int wanted,
     int refused,
     long seed) {
-  /**
-   * The model's own doubt, one standard deviation: the root mean square of the errors of peak power
-   * and peak torque against the dyno results that are checked. The inputs of those engines are
-   * partly assumed, so that it holds a little of their doubt as well.
-   */
-  public static final double OF_MODEL = 0.036;
-
   /** Four fifths of a normal spread lie within so many standard deviations of its middle. */
   public static final double FOUR_FIFTHS = 1.2816;
 
@@ -133,15 +126,6 @@ public record Doubt(
     var percentile = new Percentile();
     percentile.setData(known);
     return new Range(percentile.evaluate(10), percentile.evaluate(50), percentile.evaluate(90));
-  }
-
-  /** The same range with the model's own doubt: both independent, so that their squares add. */
-  public static Range withModel(Range range, double stands) {
-    double model = NORMAL.inverseCumulativeProbability(0.9) * OF_MODEL * stands;
-    return new Range(
-        range.middle - Math.hypot(range.middle - range.low, model),
-        range.middle,
-        range.middle + Math.hypot(range.high - range.middle, model));
   }
 
   /**

@@ -75,7 +75,7 @@ class DoubtTest {
     assertThat(doubt.score().high()).isGreaterThan(stands);
     // An engine all from cards and guesses: some per cent, and less than the model's own with it.
     assertThat(width(doubt) / stands).isBetween(0.01, 0.12);
-    var whole = Doubt.withModel(doubt.score(), stands);
+    var whole = ModelSpread.OWN.with(doubt.score(), stands);
     assertThat(whole.high() - whole.low()).isGreaterThan(width(doubt));
 
     var shares = doubt.shares();
@@ -166,8 +166,8 @@ class DoubtTest {
     for (double e : errors) {
       sum += e * e / errors.length;
     }
-    assertThat(100 * Doubt.OF_MODEL).isCloseTo(Math.sqrt(sum), within(0.1));
-    assertThat(DynoCases.all()).hasSizeGreaterThan(5);
+    assertThat(100 * ModelSpread.OWN.share()).isCloseTo(Math.sqrt(sum), within(0.1));
+    assertThat(DynoCases.all()).hasSize(ModelSpread.OWN.engines());
   }
 
   @Test
@@ -213,10 +213,10 @@ class DoubtTest {
     assertThat(doubt.share(3000)).isEqualTo(doubt.share(4000));
     // The model's own is added in squares: alone it is 1.2816 standard deviations either way.
     var sure = new Doubt.Range(100, 100, 100);
-    var model = Doubt.withModel(sure, 100);
+    var model = ModelSpread.OWN.with(sure, 100);
     assertThat(model.high() - 100).isCloseTo(1.28155 * 3.6, within(1e-3));
     assertThat(100 - model.low()).isCloseTo(model.high() - 100, within(1e-12));
-    double both = Doubt.withModel(new Doubt.Range(97, 100, 103), 100).high() - 100;
+    double both = ModelSpread.OWN.with(new Doubt.Range(97, 100, 103), 100).high() - 100;
     assertThat(both).isCloseTo(Math.hypot(3, 1.28155 * 3.6), within(1e-3));
     assertThat(drawn(0.1, 0.2).score().low()).as("two are too few").isNaN();
   }

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.Node;
+import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 
 /** Asks for a table to read or to write; nothing happens where none is named. */
@@ -23,6 +24,13 @@ public final class CsvFile {
    */
   public static void open(Node from, String title, String ending, Consumer<Path> then) {
     hand(chooser(title, ending).showOpenDialog(from.getScene().getWindow()), then);
+  }
+
+  /** Hands over the folder that is chosen to be read. */
+  public static void folder(Node from, String title, Consumer<Path> then) {
+    var chooser = new DirectoryChooser();
+    chooser.setTitle(title);
+    hand(chooser.showDialog(from.getScene().getWindow()), then);
   }
 
   /** Hands over where a table is to be written. */

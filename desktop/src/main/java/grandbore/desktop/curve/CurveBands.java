@@ -3,6 +3,7 @@ package grandbore.desktop.curve;
 import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.studies.Doubt;
+import grandbore.core.studies.ModelSpread;
 import grandbore.desktop.look.Palette;
 import java.util.List;
 import java.util.Optional;
@@ -39,11 +40,13 @@ final class CurveBands {
   }
 
   /**
+   * @param model its own doubt
    * @param taught one standard deviation by speed, as pulls have left it; in the place of the doubt
    *     of inputs and model, not a number where none have
    */
   void write(
       Optional<Doubt> doubt,
+      ModelSpread model,
       DoubleUnaryOperator taught,
       Curve curve,
       DoubleUnaryOperator torque,
@@ -60,7 +63,7 @@ final class CurveBands {
     } else if (doubt.isPresent() && curve != null) {
       var points = curve.settled();
       var shares = points.stream().map(p -> doubt.get().share(p.rpm())).toList();
-      var whole = shares.stream().map(s -> Doubt.withModel(s, 1)).toList();
+      var whole = shares.stream().map(s -> model.with(s, 1)).toList();
       ToDoubleFunction<CurvePoint> nm = p -> torque.applyAsDouble(p.torque());
       ToDoubleFunction<CurvePoint> watts = p -> power.applyAsDouble(p.power());
       torques.addSeries(band("with the model", whole, points, nm));

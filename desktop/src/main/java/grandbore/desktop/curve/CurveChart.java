@@ -5,6 +5,7 @@ import grandbore.core.prediction.Curve;
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.Doubt;
+import grandbore.core.studies.ModelSpread;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.look.ChartDress;
@@ -68,6 +69,7 @@ final class CurveChart extends StackPane {
   private Seen seen = Seen.NOTHING;
   private final CurveBands bands;
   private Optional<Doubt> doubt = Optional.empty();
+  private ModelSpread model = ModelSpread.OWN;
   private Optional<Calibration> taught = Optional.empty();
 
   CurveChart(Look look, DoubleConsumer pointedAt) {
@@ -147,11 +149,13 @@ final class CurveChart extends StackPane {
   /**
    * Draws the band of doubt, or none.
    *
+   * @param spread the model's own doubt
    * @param pulls what an engine that runs with what pulls taught has it from
    */
-  void band(Optional<Doubt> known, Optional<Calibration> pulls) {
-    if (!known.equals(doubt) || !pulls.equals(taught)) {
+  void band(Optional<Doubt> known, ModelSpread spread, Optional<Calibration> pulls) {
+    if (!known.equals(doubt) || !spread.equals(model) || !pulls.equals(taught)) {
       doubt = known;
+      model = spread;
       taught = pulls;
       redraw();
     }
@@ -190,6 +194,7 @@ final class CurveChart extends StackPane {
     plot.setDataset(1, powers);
     bands.write(
         doubt,
+        model,
         rpm -> taught.map(c -> c.deviation(rpm)).orElse(Double.NaN),
         seen.curve(),
         this::torque,

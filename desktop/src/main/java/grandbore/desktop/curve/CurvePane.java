@@ -101,6 +101,7 @@ public final class CurvePane extends VBox {
     service.overProperty().subscribe(o -> show());
     service.doubt().wantedProperty().subscribe(w -> show());
     service.doubt().knownProperty().subscribe(k -> show());
+    service.doubt().modelProperty().subscribe(m -> show());
     rpm.valueProperty()
         .subscribe(
             v -> {
@@ -158,7 +159,10 @@ public final class CurvePane extends VBox {
     }
     var pulls =
         service.doubt().wantedProperty().get() ? calibration() : Optional.<Calibration>empty();
-    chart.band(doubt().filter(k -> k.of().equals(session.engine().key())).map(Known::doubt), pulls);
+    chart.band(
+        doubt().filter(k -> k.of().equals(session.engine().key())).map(Known::doubt),
+        service.doubt().model(),
+        pulls);
     chart.dim(Seen.isOld(state));
     boolean fullRun = state.fidelity() == Fidelity.FULL;
     cancel.setVisible(state.isRunning() && fullRun);
@@ -205,9 +209,11 @@ public final class CurvePane extends VBox {
         .filter(k -> k.of().equals(session.engine().key()))
         .map(
             k ->
-                "; band: four fifths of %d samples%s, paler with the model's own doubt"
+                "; band: four fifths of %d samples%s, paler with the model's own doubt of %.1f %%"
                     .formatted(
-                        k.doubt().samples().size(), k.isWhole() ? "" : " of " + k.doubt().wanted()))
+                        k.doubt().samples().size(),
+                        k.isWhole() ? "" : " of " + k.doubt().wanted(),
+                        100 * service.doubt().model().share()))
         .orElse("; the band of doubt is being sampled");
   }
 

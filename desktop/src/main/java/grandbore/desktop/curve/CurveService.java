@@ -76,7 +76,7 @@ public final class CurveService implements AutoCloseable {
 
   private final Session session;
   private final RunQueue runs = new RunQueue();
-  private final BandOfDoubt doubt = new BandOfDoubt();
+  private final BandOfDoubt doubt;
   private final Solver solver;
 
   /** Each curve starts from where its own last one ended. */
@@ -111,6 +111,7 @@ public final class CurveService implements AutoCloseable {
   public CurveService(Session session, Solver solver) {
     this.session = session;
     this.solver = solver;
+    doubt = new BandOfDoubt(session);
     session.benchProperty().subscribe(b -> live());
     session.overProperty().subscribe(o -> over());
     session.buildProperty().subscribe(b -> over());

@@ -133,13 +133,14 @@ final class BeforeView extends VBox {
 
   /** The model's own doubt, with that of the inputs where it was sampled. */
   private double doubt(double rpm) {
+    double model = sampled.model().share();
     return sampled
         .knownProperty()
         .get()
         .filter(k -> k.of().equals(session.engine().key()) && k.isWhole())
         .map(k -> k.doubt().share(rpm))
-        .map(r -> Math.hypot((r.high() - r.low()) / (2 * Doubt.FOUR_FIFTHS), Doubt.OF_MODEL))
-        .orElse(Doubt.OF_MODEL);
+        .map(r -> Math.hypot((r.high() - r.low()) / (2 * Doubt.FOUR_FIFTHS), model))
+        .orElse(model);
   }
 
   private void showFrozen() {

@@ -23,6 +23,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.ComboBox;
@@ -52,8 +54,15 @@ final class ImportPane extends VBox {
   private final TextField humidity = Page.words("dyno-air-humidity", "humidity, %", 6);
   private final ComboBox<Standard> carries = new ComboBox<>();
   private String source = "typed sheet";
+
+  /** What stands in the sheet; null where nothing does, or it is not understood. */
   private PullImport read;
+
   private PullLayout layout;
+  private int asked;
+
+  /** A sheet with how its columns are read. */
+  private record Understood(PullImport read, PullLayout layout) {}
 
   ImportPane(Session session, DynoState state) {
     super(6);
@@ -121,29 +130,56 @@ final class ImportPane extends VBox {
                 Platform::runLater);
   }
 
-  /** What stands in the sheet, as far as it can be told. */
+  /** What stands in the sheet, as far as it can be told: a recorder's file is long. */
   private void look() {
     read = null;
+    asked++;
     columns.getChildren().clear();
-    if (sheet.getText().isBlank()) {
-      says.setText("");
+    says.setText("");
+    String text = sheet.getText();
+    if (text.isBlank()) {
       source = "typed sheet";
       return;
     }
-    try {
-      read = PullImport.of(sheet.getText(), session.build().combination().mixture().fuel());
-      layout = remembered().orElseGet(() -> read.guess(source));
-      says.setText("");
-      showColumns();
-    } catch (IllegalArgumentException e) {
-      says.setText("△ " + e.getMessage());
-    }
+    var fuel = session.build().combination().mixture().fuel();
+    var notes = session.notes(OnDyno.class);
+    String from = source;
+    beside(
+        () -> {
+          var found = PullImport.of(text, fuel);
+          return new Understood(found, remembered(notes, found).orElseGet(() -> found.guess(from)));
+        },
+        found -> {
+          read = found.read;
+          layout = found.layout;
+          showColumns();
+        },
+        "△ ");
+  }
+
+  /** Works on another thread; what an edit has overtaken is dropped. */
+  private <T> void beside(Supplier<T> work, Consumer<T> then, String refused) {
+    int mine = asked;
+    var _ =
+        CompletableFuture.supplyAsync(work)
+            .whenCompleteAsync(
+                (found, wrong) -> {
+                  if (mine != asked) {
+                    return;
+                  }
+                  if (wrong == null) {
+                    then.accept(found);
+                  } else {
+                    says.setText(refused + Books.words(wrong));
+                  }
+                },
+                Platform::runLater);
   }
 
   /** The layout of the shop that has these very columns. */
-  private Optional<PullLayout> remembered() {
-    var headings = read.table().headings();
-    return session.notes(OnDyno.class).reversed().stream()
+  private static Optional<PullLayout> remembered(List<OnDyno> notes, PullImport found) {
+    var headings = found.table().headings();
+    return notes.reversed().stream()
         .filter(n -> n.kind() == OnDyno.Kind.LAYOUT)
         .map(n -> PullLayout.read(n.document()))
         .filter(l -> l.headings().equals(headings))
@@ -198,18 +234,21 @@ final class ImportPane extends VBox {
 
   /** Says at once what is still missing. */
   private void check() {
-    try {
-      var found = read.read(layout);
-      says.setText(
-          "%d pull%s of %s rows%s"
-              .formatted(
-                  found.pulls().size(),
-                  found.pulls().size() == 1 ? "" : "s",
-                  String.join(" and ", found.pulls().stream().map(p -> "" + p.rows()).toList()),
-                  found.says().isEmpty() ? "" : ". " + String.join(". ", found.says())));
-    } catch (IllegalArgumentException e) {
-      says.setText("△ " + e.getMessage());
-    }
+    asked++;
+    var as = layout;
+    var of = read;
+    beside(
+        () -> of.read(as),
+        found ->
+            says.setText(
+                "%d pull%s of %s rows%s"
+                    .formatted(
+                        found.pulls().size(),
+                        found.pulls().size() == 1 ? "" : "s",
+                        String.join(
+                            " and ", found.pulls().stream().map(p -> "" + p.rows()).toList()),
+                        found.says().isEmpty() ? "" : ". " + String.join(". ", found.says()))),
+        "△ ");
   }
 
   private void keep() {
@@ -217,8 +256,14 @@ final class ImportPane extends VBox {
       says.setText("✕ There is no sheet: type or paste one, or open a file");
       return;
     }
+    asked++;
+    var as = layout;
+    var of = read;
+    beside(() -> of.read(as), this::keep, "✕ ");
+  }
+
+  private void keep(PullImport.Imported found) {
     try {
-      var found = read.read(layout);
       var air = air();
       double as =
           spark.getText().isBlank()

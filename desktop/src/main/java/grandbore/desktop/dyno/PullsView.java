@@ -7,6 +7,7 @@ import grandbore.core.checks.Check;
 import grandbore.core.clearances.Finding;
 import grandbore.core.clearances.OnDyno;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.dyno.DayAir;
 import grandbore.core.dyno.PullCurve;
 import grandbore.core.dyno.Standard;
 import grandbore.core.units.Quantity;
@@ -275,19 +276,29 @@ final class PullsView extends VBox {
         .ifPresentOrElse(
             a ->
                 facts.add(
-                    "air %s, %s, %.0f %% humid; factor of %s %.4f"
+                    "air %s, %s, %.0f %% humid; %s"
                         .formatted(
                             Quantity.PRESSURE.show(a.pressure(), units),
                             Quantity.TEMPERATURE.show(a.temperature(), units),
                             100 * a.humidity(),
-                            state.standardProperty().get().label(),
-                            pull.factor(state.standardProperty().get()))),
+                            corrected(a))),
             () -> facts.add("its air is not known: it stands as read and is not corrected"));
     if (pull.carries() != Standard.NONE) {
       facts.add("came with " + pull.carries().label());
     }
     facts.add("%d rows of %s".formatted(pull.rows().rows(), pull.source()));
     return String.join("; ", facts);
+  }
+
+  /** The standard's factor on a day's air, and whether its letter still covers it. */
+  private String corrected(DayAir air) {
+    var standard = state.standardProperty().get();
+    double factor = standard.factor(air);
+    return "factor of %s %.4f%s"
+        .formatted(
+            standard.label(),
+            factor,
+            standard.allows(factor) ? "" : ", △ beyond what the standard allows");
   }
 
   private void judge(int pull, boolean good, String why) {

@@ -94,7 +94,8 @@ final class DoubtView extends VBox {
             new RunLine("alone-run", alone, asking::again),
             says,
             trouble,
-            table);
+            table,
+            new CasesPane(session, curves));
     sceneProperty()
         .subscribe(
             s -> {
@@ -103,6 +104,7 @@ final class DoubtView extends VBox {
               }
             });
     band.knownProperty().subscribe(k -> known());
+    band.modelProperty().subscribe(m -> known());
   }
 
   /** Few are soon there, many tell small shares apart. */
@@ -190,10 +192,9 @@ final class DoubtView extends VBox {
     var wants = WantedBand.of(session.build().combination().brief());
     double stands = wants.meanPower(doubt.stands());
     var range = doubt.score();
-    var whole = Doubt.withModel(range, stands);
+    var whole = band.model().with(range, stands);
     return ("%s on the average of %d speeds from %,.0f to %,.0f rpm. Four fifths of %d samples of"
-            + " what its inputs allow lie between %s and %s; with the model's own doubt, from"
-            + " its checks against dynos, between %s and %s.%s")
+            + " what its inputs allow lie between %s and %s; with %s, between %s and %s.%s")
         .formatted(
             Quantity.POWER.show(stands, units),
             doubt.stands().points().size(),
@@ -202,6 +203,7 @@ final class DoubtView extends VBox {
             doubt.samples().size(),
             Quantity.POWER.show(range.low(), units),
             Quantity.POWER.show(range.high(), units),
+            band.model().says(),
             Quantity.POWER.show(whole.low(), units),
             Quantity.POWER.show(whole.high(), units),
             doubt.refused() > 0 ? " %d more could not be built.".formatted(doubt.refused()) : "");
