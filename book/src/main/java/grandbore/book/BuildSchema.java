@@ -26,7 +26,8 @@ import java.util.stream.Stream;
 /** The JSON Schema of a build document, made from the records themselves so that it stays true. */
 public final class BuildSchema {
   /** Inputs that came after the version was published: documents without them are whole. */
-  private static final Set<String> LATER = Set.of("ratings.fuelFlow", "learned");
+  private static final Set<String> LATER =
+      Set.of("ratings.fuelFlow", "learned", "heads.plugs", "heads.chamber");
 
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 

@@ -5,6 +5,7 @@ import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
 import static grandbore.core.units.Quantity.VOLUME;
 
+import grandbore.core.combustion.ChamberForm;
 import java.util.List;
 
 /**
@@ -12,6 +13,8 @@ import java.util.List;
  *
  * @param intakeValves in each cylinder
  * @param exhaustValves in each cylinder
+ * @param plugs in each cylinder, one or two
+ * @param chamber what it looks like on the head's side
  * @param intakeShares each cylinder's intake flow over the sheet's, cylinder 1 first; none where
  *     all are alike
  * @param exhaustShares likewise
@@ -19,6 +22,8 @@ import java.util.List;
 public record Heads(
     int intakeValves,
     int exhaustValves,
+    int plugs,
+    ChamberForm chamber,
     @Spec(
             label = "Intake valve",
             quantity = LENGTH,
@@ -125,8 +130,13 @@ public record Heads(
         plugOffset);
     intakeShares = shares("intakeShares", intakeShares);
     exhaustShares = shares("exhaustShares", exhaustShares);
-    count("intakeValves", intakeValves);
-    count("exhaustValves", exhaustValves);
+    count("intakeValves", intakeValves, 3, "no head has more");
+    count("exhaustValves", exhaustValves, 3, "no head has more");
+    count("plugs", plugs, 2, "a flame begins at one or at two");
+    if (chamber == null) {
+      throw new InvalidInput(
+          "Chamber (heads.chamber)", "missing", "one of its forms", "the flame runs through it");
+    }
     if (intakeFlow == null || exhaustFlow == null) {
       throw new InvalidInput(
           "Flow sheet (heads)", "missing", "one a side", "the flow of both ports is needed");
@@ -154,9 +164,9 @@ public record Heads(
     return exhaustShares.isEmpty() ? 1 : exhaustShares.get(cylinder - 1);
   }
 
-  private static void count(String name, int valves) {
-    if (valves < 1 || valves > 3) {
-      throw new InvalidInput("heads." + name, String.valueOf(valves), "1 to 3", "no head has more");
+  private static void count(String name, int number, int most, String why) {
+    if (number < 1 || number > most) {
+      throw new InvalidInput("heads." + name, String.valueOf(number), "1 to " + most, why);
     }
   }
 

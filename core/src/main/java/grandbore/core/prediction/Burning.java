@@ -1,8 +1,8 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combustion.Burn;
 import grandbore.core.combustion.FlameSpeed;
 import grandbore.core.combustion.Knock;
+import grandbore.core.combustion.TurbulentFlame;
 import grandbore.core.gas.WorkingGas;
 
 /**
@@ -15,18 +15,25 @@ final class Burning {
 
   private static final double SMALLEST_ZONE = 0.002;
 
+  /** A kernel's temperature, K. */
+  private static final double HOT = 2400;
+
   /** Beyond this burned share too little end gas is left to knock. */
   private static final double END_GAS_GONE = 0.95;
 
   private final WorkingGas gas;
+  private final TurbulentFlame model;
   private final double delayScale;
   private Flame flame = new Flame();
 
   /** Its state, copied whole from one charge to another. */
   private static final class Flame implements Cloneable {
     private boolean lit;
-    private Burn burn = new Burn(0.4, 0.4);
-    private double afterSpark;
+    private TurbulentFlame.State front = new TurbulentFlame.State();
+
+    /** Angle until the spark, rad: it falls within the next step. */
+    private double wait;
+
     private double massAtSpark;
     private double residual;
     private double inTheEnd = BURNED_IN_THE_END;
@@ -40,15 +47,18 @@ final class Burning {
     @Override
     protected Flame clone() {
       try {
-        return (Flame) super.clone();
+        var clone = (Flame) super.clone();
+        clone.front = front.clone();
+        return clone;
       } catch (CloneNotSupportedException e) {
         throw new AssertionError(e);
       }
     }
   }
 
-  Burning(WorkingGas gas, double octane) {
+  Burning(WorkingGas gas, TurbulentFlame model, double octane) {
     this.gas = gas;
+    this.model = model;
     delayScale = Knock.scale(octane);
   }
 
@@ -75,13 +85,33 @@ final class Burning {
     flame.knock = 0;
   }
 
-  void light(Burn how, double sinceSpark, double mass, double temperature) {
-    flame.burn = how;
+  /**
+   * Leaves a kernel in the charge.
+   *
+   * @param wait angle until the spark, rad
+   * @param intensity of the turbulence, m/s
+   * @param length of its eddies, m
+   * @param mass in the cylinder, that in the crevice with it, kg
+   * @param density of it, kg/m³
+   */
+  void light(
+      double wait,
+      double intensity,
+      double length,
+      double mass,
+      double density,
+      double pressure,
+      double temperature) {
+    flame.hot = HOT;
+    double burned = pressure / (gas.hotConstant(HOT, 1) * HOT);
+    double kernel = burned * TurbulentFlame.kernelVolume() / mass;
+    model.light(flame.front, intensity, length, flame.residual, density, kernel);
+    flame.share = flame.inTheEnd * kernel;
+    flame.zone = kernel * mass;
     flame.lit = true;
-    flame.afterSpark = sinceSpark;
+    flame.wait = wait;
     flame.massAtSpark = mass;
     flame.unburned = temperature;
-    flame.hot = 2400;
   }
 
   void end() {
@@ -109,17 +139,19 @@ final class Burning {
     return flame.knock;
   }
 
-  /**
-   * Burns on by an angle.
-   *
-   * @return the angle, from where it was before, at which half was burned; NaN where not in it
-   */
-  double advance(double angle) {
+  /** Burns on by a time and an angle. */
+  void advance(double dt, double angle, TurbulentFlame.Ahead ahead) {
     flame.shareBefore = flame.share;
-    flame.afterSpark += angle;
-    flame.share = flame.inTheEnd * flame.burn.at(flame.afterSpark);
-    double half = 0.5 * flame.inTheEnd;
-    return flame.shareBefore < half && flame.share >= half ? angle * partBefore(half) : Double.NaN;
+    double part = Math.clamp(1 - flame.wait / angle, 0, 1);
+    flame.wait = 0;
+    model.advance(flame.front, part * dt, ahead);
+    flame.share = flame.inTheEnd * flame.front.burned();
+  }
+
+  /** Part of the last step at which a share of all that burns was burned; NaN where not in it. */
+  double crossed(double share) {
+    double limit = share * flame.inTheEnd;
+    return flame.shareBefore < limit && flame.share >= limit ? partBefore(limit) : Double.NaN;
   }
 
   /** Part of the last step in which less than this share was burned. */
@@ -134,6 +166,21 @@ final class Burning {
   boolean isOver() {
     return flame.share >= flame.inTheEnd * 0.9995
         && flame.zone >= 0.999 * flame.share * flame.massAtSpark;
+  }
+
+  /** What has burned up, kg. */
+  double zone() {
+    return flame.zone;
+  }
+
+  /** Volume of it at a pressure, m³. */
+  double zoneVolume(double pressure) {
+    return flame.zone * gas.hotConstant(flame.hot, 1) * flame.hot / pressure;
+  }
+
+  /** Whether the flame that is lit has burned this share of all that it will. */
+  boolean isReached(double share) {
+    return flame.lit && flame.share >= share * flame.inTheEnd;
   }
 
   /** Burned mass in the cylinder, with so much gas in it, kg. */

@@ -1,5 +1,7 @@
 package grandbore.core.prediction;
 
+import grandbore.core.combustion.Turbulence;
+
 /** The state of a cylinder's gas, copied whole from one cylinder to another: SI, rad. */
 final class Charge implements Cloneable {
   double phase;
@@ -16,6 +18,9 @@ final class Charge implements Cloneable {
 
   double sparkAdvance;
 
+  /** What its jets have stirred. */
+  Turbulence stir = new Turbulence();
+
   // At intake closing.
   double referencePressure;
   double referenceTemperature;
@@ -24,7 +29,10 @@ final class Charge implements Cloneable {
   @Override
   protected Charge clone() {
     try {
-      return (Charge) super.clone();
+      var clone = (Charge) super.clone();
+      clone.stir = new Turbulence();
+      clone.stir.startFrom(stir);
+      return clone;
     } catch (CloneNotSupportedException e) {
       throw new AssertionError(e);
     }

@@ -64,13 +64,30 @@ public record CurvePoint(
    * The combustion.
    *
    * @param spark crank rad before top centre
-   * @param burned50 where half of the charge has burned, crank rad after top centre
+   * @param burned where shares of the charge have burned
+   * @param turbulence speed of it at the spark, m/s
    * @param peakPressure of the cylinder that has most, Pa
    * @param peakAngle crank rad after top centre
    * @param heatShare heat to the cylinders' walls over the heat of the fuel
    */
   public record Flame(
-      double spark, double burned50, double peakPressure, double peakAngle, double heatShare) {}
+      double spark,
+      Burned burned,
+      double turbulence,
+      double peakPressure,
+      double peakAngle,
+      double heatShare) {}
+
+  /**
+   * Where a tenth, half and nine tenths of what burns have burned, crank rad after top centre: at
+   * the spark of a speed.
+   */
+  public record Burned(double tenth, double half, double most) {
+    /** From a tenth to nine tenths, rad. */
+    public double rapid() {
+      return most - tenth;
+    }
+  }
 
   /**
    * The run.
@@ -155,7 +172,7 @@ public record CurvePoint(
 
   /** Where half of the charge has burned, crank rad after top centre. */
   public double burned50() {
-    return flame.burned50;
+    return flame.burned.half;
   }
 
   /** Of the cylinder that has most, Pa. */

@@ -17,7 +17,13 @@ final class CycleTotals {
   /** Whether a charge was lit in it. */
   boolean lit;
 
+  // Where shares of what burns were burned, rad after top centre.
+  double burned10;
   double burned50;
+  double burned90;
+
+  /** Turbulent speed at the spark, m/s. */
+  double turbulence;
 
   /** Heat to the walls, J. */
   double heat;
@@ -44,6 +50,6 @@ final class CycleTotals {
   /** The cycle starts at top centre, in the middle of the burn that the last one lit. */
   void carryBurn(CycleTotals before) {
     spark = before.spark;
-    burned50 = before.burned50;
+    turbulence = before.turbulence;
   }
 }

@@ -1,7 +1,7 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combustion.BurnAngles;
 import grandbore.core.combustion.HeatTransfer;
+import grandbore.core.combustion.TurbulentFlame;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.Reservoir;
 
@@ -36,7 +36,8 @@ final class Cylinder implements Reservoir {
 
   private final WorkingGas gas;
   private final CylinderGeometry geometry;
-  private final BurnAngles burnAngles;
+  private final TurbulentFlame flame;
+  private final double octane;
   private final HeatTransfer heat;
   private final Crevice crevice;
   private final Burning burning;
@@ -45,6 +46,9 @@ final class Cylinder implements Reservoir {
 
   /** Volume of the gas beside the crevice, m³. */
   private double volume;
+
+  /** What flowed out in the step that is taken, kg. */
+  private double lost;
 
   private double trend;
   private double midway;
@@ -60,18 +64,20 @@ final class Cylinder implements Reservoir {
   Cylinder(
       WorkingGas gas,
       CylinderGeometry geometry,
-      BurnAngles burnAngles,
+      TurbulentFlame flame,
+      double octane,
       HeatTransfer heat,
       Crevice crevice,
       double phase,
       double p) {
     this.gas = gas;
     this.geometry = geometry;
-    this.burnAngles = burnAngles;
+    this.flame = flame;
+    this.octane = octane;
     this.heat = heat;
     this.crevice = crevice;
     charge.phase = phase;
-    burning = new Burning(gas, burnAngles.fuel().researchOctane());
+    burning = new Burning(gas, flame, octane);
     charge.sparkAdvance = Math.toRadians(28);
     volume = gasVolume(charge.phase);
     charge.temperature = 330;
@@ -110,13 +116,19 @@ final class Cylinder implements Reservoir {
   Cylinder twin() {
     var twin =
         new Cylinder(
-            gas, geometry, burnAngles, heat, crevice.twin(), charge.phase, charge.pressure);
+            gas, geometry, flame, octane, heat, crevice.twin(), charge.phase, charge.pressure);
     twin.takeCharge(this);
     return twin;
   }
 
+  /** Takes in the jet of a valve: kg, m/s. */
+  void stir(double mass, double speed) {
+    charge.stir.feed(mass, speed);
+  }
+
   @Override
   public void receive(double dm, double de, double db) {
+    lost += Math.max(0, -dm);
     charge.mass += dm;
     charge.energy += de;
     charge.burnedMass += db;
@@ -174,19 +186,22 @@ final class Cylinder implements Reservoir {
         && fromTop > -Math.PI
         && fromTop < LATEST
         && fromTop + angle >= -charge.sparkAdvance) {
-      light(meanPistonSpeed, fromTop + charge.sparkAdvance);
+      light(Math.max(0, -fromTop - charge.sparkAdvance), dt / angle);
+    } else if (!burning.isLit()) {
+      double squeezed = charge.closed ? volume / gasVolume(next) : 1;
+      charge.stir.advance(dt, charge.mass, lost, eddy(volume), squeezed);
     }
+    lost = 0;
     exchangeWithCrevice(dt);
     double q = heatLoss(meanPistonSpeed) * dt;
     charge.energy -= q;
     heatLost += q;
     totals.heat += q;
     if (burning.isLit()) {
-      double half = burning.advance(angle);
-      if (!Double.isNaN(half)) {
-        double at = charge.phase + half;
-        totals.burned50 = at > Math.PI ? at - CYCLE : at;
-      }
+      burning.advance(dt, angle, ahead());
+      totals.burned10 = crossed(0.1, angle, totals.burned10);
+      totals.burned50 = crossed(0.5, angle, totals.burned50);
+      totals.burned90 = crossed(0.9, angle, totals.burned90);
       charge.burnedMass = burning.burnedMass(charge.mass);
     }
     double before = charge.pressure;
@@ -213,7 +228,21 @@ final class Cylinder implements Reservoir {
       totals.trapped = last.trapped;
       totals.residual = last.residual;
       totals.carryBurn(last);
+      totals.burned10 = reached(0.1, last.burned10);
+      totals.burned50 = reached(0.5, last.burned50);
+      totals.burned90 = reached(0.9, last.burned90);
     }
+  }
+
+  /** Where a share was burned, rad after top centre; as before where that is not in this step. */
+  private double crossed(double share, double angle, double before) {
+    double at = charge.phase + angle * burning.crossed(share);
+    return Double.isNaN(at) ? before : at > Math.PI ? at - CYCLE : at;
+  }
+
+  /** Where a share was burned before top centre; until it is, no earlier than the exhaust opens. */
+  private double reached(double share, double at) {
+    return burning.isReached(share) ? at : geometry.exhaustOpens();
   }
 
   private void exchangeWithCrevice(double dt) {
@@ -246,21 +275,22 @@ final class Cylinder implements Reservoir {
   }
 
   /**
-   * @param sinceSpark crank angle, less than nothing: the spark falls within the step
+   * @param wait crank angle until the spark, which falls within the step; none where it fell before
+   *     this cylinder was closed in
+   * @param time that an angle takes, s/rad
    */
-  private void light(double meanPistonSpeed, double sinceSpark) {
-    double g = gas.gamma(charge.temperature, charge.burned);
-    double closer = volume / gasVolume(charge.phase - sinceSpark);
+  private void light(double wait, double time) {
+    double then = gasVolume(charge.phase + wait);
+    charge.stir.advance(wait * time, charge.mass, lost, eddy(volume), volume / then);
     burning.light(
-        burnAngles.at(
-            meanPistonSpeed,
-            geometry.meanHeightAtTop(),
-            charge.temperature * Math.pow(closer, g - 1),
-            charge.pressure * Math.pow(closer, g),
-            burning.residual()),
-        sinceSpark,
+        wait,
+        charge.stir.intensity(charge.mass),
+        eddy(then),
         charge.mass + crevice.mass(),
+        charge.mass / then,
+        charge.pressure,
         charge.temperature);
+    totals.turbulence = charge.stir.intensity(charge.mass);
     totals.spark = charge.sparkAdvance;
     totals.lit = true;
   }
@@ -278,6 +308,25 @@ final class Cylinder implements Reservoir {
         * gas.hotConstant(charge.temperature, charge.burned)
         * charge.temperature
         / newVolume;
+  }
+
+  /** What the flame runs into. */
+  private TurbulentFlame.Ahead ahead() {
+    double unburned = burning.unburnedTemperature();
+    return new TurbulentFlame.Ahead(
+        charge.pressure,
+        unburned,
+        charge.pressure / (gas.gasConstant(burning.residual()) * unburned),
+        charge.mass,
+        volume,
+        geometry.depth(volume()),
+        burning.zone(),
+        burning.zoneVolume(charge.pressure));
+  }
+
+  /** Length of the largest eddies, m. */
+  private double eddy(double within) {
+    return Math.min(within / geometry.boreArea(), 0.5 * geometry.bore());
   }
 
   private double heatLoss(double meanPistonSpeed) {

@@ -34,13 +34,14 @@ record CylinderGeometry(
     return clearance + boreArea() * crank.depth(phase);
   }
 
-  double meanHeightAtTop() {
-    return clearance / boreArea();
+  /** Distance of the piston below its top for a volume, m. */
+  double depth(double volume) {
+    return Math.max(0, volume - clearance) / boreArea();
   }
 
   /** Sum of wall area times the gas's excess temperature over the wall's, m² K. */
   double wallTerm(double volume, double temperature) {
-    double depth = Math.max(0, volume - clearance) / boreArea();
+    double depth = depth(volume);
     return boreArea() * (CHAMBER_AREA * (temperature - walls.head()) + temperature - walls.crown())
         + Math.PI * bore * depth * (temperature - walls.liner());
   }

@@ -113,12 +113,20 @@ final class CylinderUnit {
     exhaustValve.open(outLift <= 0 ? 0 : exhaustShare * exhaustFlow.at(outLift));
     intakeValve.couple(dt);
     exhaustValve.couple(dt);
+    stir(intakeValve, dt);
+    stir(exhaustValve, dt);
     double fresh = intakeValve.massFlow() - intakeValve.burnedFlow();
     inducted += fresh * dt;
     portMach = Math.max(portMach, intakeValve.mach());
     double out = -exhaustValve.massFlow() * dt;
     exhaustMass += out;
     exhaustHeat += out * cylinder.temperature();
+  }
+
+  private void stir(PipeEnd valve, double dt) {
+    if (valve.massFlow() > 0) {
+      cylinder.stir(valve.massFlow() * dt, valve.jetSpeed());
+    }
   }
 
   /** Moves the gas in the cylinder on; returns true where a cycle has ended. */

@@ -52,7 +52,10 @@ final class PointSummary {
     double trapped = 0;
     double residual = 0;
     double heat = 0;
+    double tenth = 0;
     double half = 0;
+    double most = 0;
+    double stirred = 0;
     double exhaust = 0;
     double blown = 0;
     double mach = 0;
@@ -68,7 +71,10 @@ final class PointSummary {
       heat += t.heat / n;
       blown += u.lastBlowBy() / n;
       exhaust += u.exhaustTemperature() / n;
+      tenth += t.burned10 / n;
       half += t.burned50 / n;
+      most += t.burned90 / n;
+      stirred += t.turbulence / n;
       mach = Math.max(mach, u.portMach());
       worst = t.knock > worst.cylinder().lastCycle().knock ? u : worst;
       hardest = t.peakPressure > hardest.cylinder().lastCycle().peakPressure ? u : hardest;
@@ -124,7 +130,12 @@ final class PointSummary {
             exhaust),
         new CurvePoint.MeanPressures(gross / swept, -pump / swept, fmep, drive),
         new CurvePoint.Flame(
-            spark.spark(), half, peak.peakPressure, peak.peakAngle, heat / fuelHeat),
+            spark.spark(),
+            new CurvePoint.Burned(tenth, half, most),
+            stirred,
+            peak.peakPressure,
+            peak.peakAngle,
+            heat / fuelHeat),
         new Margins(wanted, octane - wanted, advance),
         efforts(rpm, in, out, hardest, mach),
         cylinders,

@@ -8,7 +8,7 @@ final class SparkSearch {
   private static final double FIRST = Math.toRadians(28);
   private static final double STEP = Math.toRadians(4);
   private static final double LEAST = Math.toRadians(4);
-  private static final double MOST = Math.toRadians(58);
+  private static final double MOST = Math.toRadians(84);
   private static final double EARLIEST_RETARD = Math.toRadians(-40);
   private static final double FINE = Math.toRadians(0.02);
   private static final double NO_KNOCK = 1e-9;

@@ -219,6 +219,15 @@ public final class PipeEnd {
     return inside.pressure;
   }
 
+  /** Speed of the jet through the throat out of the pipe, m/s, no faster than sound. */
+  public double jetSpeed() {
+    double throat = Math.min(effectiveArea, inside.area);
+    double each = inside.gasConstant * inside.temperature;
+    return mass <= 0
+        ? 0
+        : Math.min(mass * each / (reservoir.pressure() * throat), Math.sqrt(inside.gamma * each));
+  }
+
   /** Mass flow out of the pipe, kg/s. */
   public double massFlow() {
     return mass;

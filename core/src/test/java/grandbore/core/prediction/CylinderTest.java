@@ -2,8 +2,12 @@ package grandbore.core.prediction;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import grandbore.core.combustion.BurnAngles;
+import grandbore.core.combustion.ChamberForm;
+import grandbore.core.combustion.ChamberShape;
+import grandbore.core.combustion.FlameSpeed;
+import grandbore.core.combustion.FlameSurface;
 import grandbore.core.combustion.HeatTransfer;
+import grandbore.core.combustion.TurbulentFlame;
 import grandbore.core.combustion.Woschni;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.gas.WorkingGas;
@@ -26,14 +30,14 @@ class CylinderTest {
   }
 
   private static Cylinder atBottom(WorkingGas gas, CylinderGeometry g, HeatTransfer heat) {
-    return new Cylinder(
-        gas,
-        g,
-        new BurnAngles(BORE, 1, FuelKind.PUMP_93, 0.9),
-        heat,
-        new Crevice(gas, 0, 0, 1e5),
-        3 * Math.PI,
-        1e5);
+    return new Cylinder(gas, g, flame(g), 98, heat, new Crevice(gas, 0, 0, 1e5), 3 * Math.PI, 1e5);
+  }
+
+  private static TurbulentFlame flame(CylinderGeometry g) {
+    var chamber =
+        ChamberShape.of(ChamberForm.WEDGE, 2, BORE, g.clearance() - 8e-6, 0, 0.001, 0, 0, 1);
+    return new TurbulentFlame(
+        new FlameSpeed(FuelKind.PUMP_93, 0.9), FlameSurface.of(chamber, 0.088), 1);
   }
 
   private static void turn(Cylinder c, double angle) {
@@ -102,6 +106,7 @@ class CylinderTest {
     var gas = new WorkingGas(FuelKind.PUMP_93, 0.9, 0);
     var c = atBottom(gas, geometry(10.5), new Woschni(BORE));
     double before = c.energy();
+    c.stir(c.mass(), 80);
     c.close();
     c.setSpark(Math.toRadians(28));
     turn(c, 1.7 * Math.PI);

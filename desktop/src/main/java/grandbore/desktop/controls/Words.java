@@ -16,6 +16,7 @@ import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Weights;
+import grandbore.core.combustion.ChamberForm;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.units.UnitSystem;
 import java.util.List;
@@ -105,6 +106,15 @@ public final class Words {
           switch (k) {
             case NONE -> "none";
             case FITTED -> "fitted";
+          };
+      case ChamberForm f ->
+          switch (f) {
+            case USUAL -> "as usual with its valves";
+            case WEDGE -> "wedge";
+            case BATHTUB -> "bathtub";
+            case HEMISPHERE -> "hemisphere";
+            case PENT_ROOF -> "pent roof";
+            case FLAT_HEAD -> "in the piston";
           };
       case Losses.FrictionModel m ->
           switch (m) {

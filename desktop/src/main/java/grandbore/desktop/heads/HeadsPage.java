@@ -1,5 +1,6 @@
 package grandbore.desktop.heads;
 
+import grandbore.core.combustion.ChamberForm;
 import grandbore.desktop.controls.ByCylinder;
 import grandbore.desktop.controls.CountField;
 import grandbore.desktop.controls.InputGrid;
@@ -51,6 +52,8 @@ public final class HeadsPage {
             .put(
                 "Exhaust valves a cylinder",
                 new CountField(session, "Exhaust valves", "heads.exhaustValves", 2))
+            .put("Chamber", Page.choice(session, "Chamber", "heads.chamber", ChamberForm.class))
+            .put("Plugs a cylinder", new CountField(session, "Plugs", "heads.plugs", 2))
             .with(
                 "heads.intakeValve",
                 "heads.exhaustValve",
