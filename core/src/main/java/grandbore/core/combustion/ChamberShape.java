@@ -89,6 +89,13 @@ public record ChamberShape(
     return headVolume + crownVolume + (gap + depth) * boreArea();
   }
 
+  /** What its flats squeeze out. */
+  public SquishJet squish() {
+    var solid = new Solid();
+    double chord = 2 * Math.sqrt(Math.max(0, 0.25 * bore * bore - solid.edge * solid.edge));
+    return new SquishJet(boreArea() - planArea, chord, gap, boreArea());
+  }
+
   /** Height of the plug's gap over the head's face, m. */
   double plugHeight() {
     double roof = new Solid().roof(plugOffset, 0);

@@ -45,6 +45,15 @@ public final class Turbulence {
   }
 
   /**
+   * Takes in jets so thin that they are turbulence at once.
+   *
+   * @param energy J
+   */
+  public void stir(double energy) {
+    turbulent += energy;
+  }
+
+  /**
    * Goes on by a time.
    *
    * @param mass of the gas, kg

@@ -14,10 +14,12 @@ package grandbore.core.combustion;
  * smaller than itself. S is the laminar speed, A the area of {@link FlameSurface}, 0 the spark.
  * Viscosity 3.3e-7 T^0.7 (Heywood, equation 4.52). From memory.
  *
+ * @param squish what stirs the charge as the piston nears its top
  * @param laminar speed of the charge's flame
  * @param faster than this flame, as far as pulls have taught it
  */
-public record TurbulentFlame(FlameSpeed laminar, FlameSurface surface, double faster) {
+public record TurbulentFlame(
+    FlameSpeed laminar, FlameSurface surface, SquishJet squish, double faster) {
   /** Radius of the kernel that the spark leaves, m. */
   private static final double KERNEL = 0.001;
 
@@ -98,6 +100,17 @@ public record TurbulentFlame(FlameSpeed laminar, FlameSurface surface, double fa
     s.left = FlameSpeed.left(residual);
     s.entrained = kernel;
     s.burned = kernel;
+  }
+
+  /**
+   * Takes in jets so thin that they are turbulence at once.
+   *
+   * @param energy over the charge's mass, J/kg
+   * @param density of what is not burned, kg/m³
+   */
+  public static void stir(State s, double energy, double density) {
+    double then = Math.pow(density / s.density, 2.0 / 3);
+    s.intensity = Math.sqrt(s.intensity * s.intensity + energy / (1.5 * then));
   }
 
   /** Burns on by a time: the midpoint rule on what is entrained, exactly on what burns up. */

@@ -139,6 +139,12 @@ final class Burning {
     return flame.knock;
   }
 
+  /** Jets of so much energy over the charge's mass, J/kg, stir what the flame runs into. */
+  void stir(double energy, double pressure) {
+    double density = pressure / (gas.gasConstant(flame.residual) * flame.unburned);
+    TurbulentFlame.stir(flame.front, energy, density);
+  }
+
   /** Burns on by a time and an angle. */
   void advance(double dt, double angle, TurbulentFlame.Ahead ahead) {
     flame.shareBefore = flame.share;

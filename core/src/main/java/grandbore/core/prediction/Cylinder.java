@@ -191,6 +191,9 @@ final class Cylinder implements Reservoir {
       double squeezed = charge.closed ? volume / gasVolume(next) : 1;
       charge.stir.advance(dt, charge.mass, lost, eddy(volume), squeezed);
     }
+    if (charge.closed) {
+      squish(next, dt);
+    }
     lost = 0;
     exchangeWithCrevice(dt);
     double q = heatLoss(meanPistonSpeed) * dt;
@@ -238,6 +241,17 @@ final class Cylinder implements Reservoir {
   private double crossed(double share, double angle, double before) {
     double at = charge.phase + angle * burning.crossed(share);
     return Double.isNaN(at) ? before : at > Math.PI ? at - CYCLE : at;
+  }
+
+  private void squish(double next, double dt) {
+    double depth = geometry.depth(volume());
+    double rise = depth - geometry.depth(gasVolume(next) + crevice.volume());
+    double energy = flame.squish().energy(depth, rise, dt, charge.mass, volume);
+    if (energy > 0 && burning.isLit()) {
+      burning.stir(energy / charge.mass, charge.pressure);
+    } else {
+      charge.stir.stir(energy);
+    }
   }
 
   /** Where a share was burned before top centre; until it is, no earlier than the exhaust opens. */

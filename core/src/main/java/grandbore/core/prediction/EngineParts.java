@@ -111,12 +111,14 @@ final class EngineParts {
 
   Cylinder cylinder(double phase, double clearance) {
     var b = c.bottomEnd();
+    var chamber = chamber(clearance);
     return new Cylinder(
         gas,
         new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
         new TurbulentFlame(
             new FlameSpeed(c.mixture().fuel(), lambda()),
-            FlameSurface.of(chamber(clearance), b.stroke().si()),
+            FlameSurface.of(chamber, b.stroke().si()),
+            chamber.squish(),
             c.learned().burnSpeed().si()),
         c.mixture().fuel().researchOctane(),
         heat(b.bore().si()),

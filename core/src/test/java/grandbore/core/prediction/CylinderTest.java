@@ -37,7 +37,10 @@ class CylinderTest {
     var chamber =
         ChamberShape.of(ChamberForm.WEDGE, 2, BORE, g.clearance() - 8e-6, 0, 0.001, 0, 0, 1);
     return new TurbulentFlame(
-        new FlameSpeed(FuelKind.PUMP_93, 0.9), FlameSurface.of(chamber, 0.088), 1);
+        new FlameSpeed(FuelKind.PUMP_93, 0.9),
+        FlameSurface.of(chamber, 0.088),
+        chamber.squish(),
+        1);
   }
 
   private static void turn(Cylinder c, double angle) {
