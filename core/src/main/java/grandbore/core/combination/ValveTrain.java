@@ -214,6 +214,11 @@ public record ValveTrain(
     return new Given(si, q, Provenance.ASSUMED, Given.usualSpread(si, q, Provenance.ASSUMED));
   }
 
+  /** Force of a valve's springs at a lift, m; N. */
+  public double springForce(double lift) {
+    return springSeat.si() + springRate.si() * lift;
+  }
+
   /** How the lobe is followed. */
   public enum Follower {
     FLAT_PUSHROD,

@@ -10,8 +10,9 @@ import grandbore.core.combination.ValveTrain;
  * Friction mean pressure by components: K. J. Patton, R. G. Nitschke and J. B. Heywood, SAE 890836,
  * with the valve-train constants and the scaling of fluid friction with the root of viscosity of D.
  * Sandoval and J. B. Heywood, SAE 2003-01-0725; all from memory. Lengths in millimetres and speeds
- * in rev/min inside, as the source has them. Added here: windage, side force by rod ratio, and the
- * choices of the engine's own losses.
+ * in rev/min inside, as the source has them. Added here: windage, side force by rod ratio, the
+ * springs' load on what rubs without a film (Coulomb: friction goes with load), and the choices of
+ * the engine's own losses.
  */
 public final class Friction {
   /** One speed's share of each component, Pa. */
@@ -32,6 +33,9 @@ public final class Friction {
           f * crankshaft, f * pistons, f * rings, f * valveTrain, f * auxiliaries, f * windage);
     }
   }
+
+  /** Mean lift of an open valve over its most, of usual lobes. */
+  private static final double MEAN_LIFT = 0.6;
 
   private static final double JOURNAL_LENGTH_SHARE = 0.42;
 
@@ -86,6 +90,10 @@ public final class Friction {
   private final double lift;
   private final double ratio;
   private final ValveTrain.Follower follower;
+
+  /** Force of the springs over that of the usual ones that the source's engines had. */
+  private final double springLoad;
+
   private final Learned learned;
 
   /**
@@ -103,6 +111,7 @@ public final class Friction {
     lift = 500 * (c.intakeLift() + c.exhaustLift());
     ratio = c.staticRatio();
     follower = c.valveTrain().follower();
+    springLoad = springLoad(c);
     losses = c.losses();
     learned = c.learned();
     viscosity =
@@ -121,6 +130,19 @@ public final class Friction {
     double known = Math.log10(Math.log10(at100 * 1e6 + 0.7));
     double w = known - slope * (Math.log10(temperature) - Math.log10(373.15));
     return (Math.pow(10, Math.pow(10, w)) - 0.7) * 1e-6;
+  }
+
+  private static double springLoad(Combination c) {
+    var train = c.valveTrain();
+    var usual =
+        ValveTrain.usual(
+            train.follower(),
+            train.intakeRocker(),
+            train.exhaustRocker(),
+            train.intakeLash(),
+            train.exhaustLash());
+    double opened = MEAN_LIFT * 0.5 * (c.intakeLift() + c.exhaustLift());
+    return train.springForce(opened) / usual.springForce(opened);
   }
 
   /**
@@ -236,9 +258,9 @@ public final class Friction {
     }
     double each = (double) valves / (stroke * cylinders);
     return camBearings
-        + flat * (1 + 1000 / rpm) * each
+        + springLoad * flat * (1 + 1000 / rpm) * each
         + roller * rpm * each
         + hydrodynamic * Math.pow(lift, 1.5) * Math.sqrt(rpm) * each / bore
-        + mixed * (1 + 1000 / rpm) * lift * each;
+        + springLoad * mixed * (1 + 1000 / rpm) * lift * each;
   }
 }

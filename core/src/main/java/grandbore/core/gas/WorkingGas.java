@@ -49,6 +49,20 @@ public final class WorkingGas {
    * @param nitrousPerDryAir moles of nitrous oxide with each mole of dry air
    */
   public WorkingGas(FuelKind fuel, double lambda, double waterPerDryAir, double nitrousPerDryAir) {
+    this(fuel, lambda, waterPerDryAir, nitrousPerDryAir, 0);
+  }
+
+  /**
+   * A charge that carries part of its fuel as a liquid, which takes up no room and has not had its
+   * heat of vaporisation.
+   *
+   * @param lambda oxygen over what the fuel needs
+   * @param waterPerDryAir moles of moisture with each mole of dry air
+   * @param nitrousPerDryAir moles of nitrous oxide with each mole of dry air
+   * @param liquid share of the fuel, 0 to 1
+   */
+  public WorkingGas(
+      FuelKind fuel, double lambda, double waterPerDryAir, double nitrousPerDryAir, double liquid) {
     double oxygen = Air.OXYGEN_SHARE + NitrousOxide.OXYGEN * nitrousPerDryAir;
     double fuelMoles = oxygen / (fuel.oxygenNeeded() * lambda);
     double airMass = Air.DRY_MOLAR_MASS;
@@ -59,7 +73,9 @@ public final class WorkingGas {
     fuelMassFraction = fuelMass / mass;
     airMassFraction = airMass / mass;
     nitrousMassFraction = nitrousMass / mass;
-    freshR = Species.MOLAR_R * (1 + waterPerDryAir + fuelMoles + nitrousPerDryAir) / mass;
+    double vapour = fuelMoles * (1 - liquid);
+    freshR = Species.MOLAR_R * (1 + waterPerDryAir + vapour + nitrousPerDryAir) / mass;
+    double evaporation = liquid * fuel.heatOfVaporisation() * fuel.molarMass();
 
     double[] elements = {
       fuelMoles * fuel.carbon() / mass,
@@ -81,7 +97,7 @@ public final class WorkingGas {
                               + Air.ARGON_SHARE * Species.AR.enthalpyOverR(t)
                               + waterPerDryAir * Species.H2O.enthalpyOverR(t)
                               + nitrousPerDryAir * NitrousOxide.enthalpyOverR(t))
-                      + fuelMoles * fuelEnthalpy(fuel, t))
+                      + fuelMoles * (fuelEnthalpy(fuel, t) - evaporation))
                   / mass
               - freshR * t;
       if (t <= FROZEN_BELOW) {

@@ -13,6 +13,9 @@ final class Charge implements Cloneable {
   double burned;
   boolean closed;
 
+  /** Heat that the fuel which is a liquid yet will take, J. */
+  double evaporation;
+
   /** Whether it was closed in before its top centre: else there is none to light. */
   boolean compressed;
 

@@ -67,9 +67,10 @@ final class Crevice {
    * Follows the cylinder to a pressure; returns the mass taken from it, kg, negative where given
    * back. Its energy is {@link #energyOf}.
    *
-   * @param share burned share of the gas that goes in
+   * @param enthalpy of the gas that goes in, J/kg
+   * @param share burned share of it
    */
-  double follow(double pressure, double temperature, double share, double dt) {
+  double follow(double pressure, double enthalpy, double share, double dt) {
     double leak = leak(pressure) * dt;
     double before = mass;
     double burnedBefore = burned;
@@ -79,7 +80,7 @@ final class Crevice {
     }
     mass = massAt(pressure);
     leak = before + taken - mass;
-    double inEnergy = energyOf(taken, temperature, share);
+    double inEnergy = energyOf(taken, enthalpy);
     lost += leak;
     lostEnergy += leak * gas.enthalpy(WALL, burned);
     heat +=
@@ -103,8 +104,8 @@ final class Crevice {
   }
 
   /** Energy that goes in with mass taken, J: of the cylinder's gas inward, of its own outward. */
-  double energyOf(double taken, double temperature, double share) {
-    return taken * (taken > 0 ? gas.enthalpy(temperature, share) : gas.enthalpy(WALL, burned));
+  double energyOf(double taken, double enthalpy) {
+    return taken * (taken > 0 ? enthalpy : gas.enthalpy(WALL, burned));
   }
 
   double burned() {

@@ -34,7 +34,12 @@ final class Cylinder implements Reservoir {
    */
   record Trial(double work, double knock) {}
 
-  private final WorkingGas gas;
+  /** What flows in and out, with fuel that is a liquid yet. */
+  private final WorkingGas wet;
+
+  /** The charge once it is closed in. */
+  private final WorkingGas dry;
+
   private final CylinderGeometry geometry;
   private final TurbulentFlame flame;
   private final double octane;
@@ -62,7 +67,8 @@ final class Cylinder implements Reservoir {
   private CycleTotals last = new CycleTotals();
 
   Cylinder(
-      WorkingGas gas,
+      WorkingGas wet,
+      WorkingGas dry,
       CylinderGeometry geometry,
       TurbulentFlame flame,
       double octane,
@@ -70,21 +76,22 @@ final class Cylinder implements Reservoir {
       Crevice crevice,
       double phase,
       double p) {
-    this.gas = gas;
+    this.wet = wet;
+    this.dry = dry;
     this.geometry = geometry;
     this.flame = flame;
     this.octane = octane;
     this.heat = heat;
     this.crevice = crevice;
     charge.phase = phase;
-    burning = new Burning(gas, flame, octane);
+    burning = new Burning(dry, flame, octane);
     charge.sparkAdvance = Math.toRadians(28);
     volume = gasVolume(charge.phase);
     charge.temperature = 330;
     charge.burned = 0.05;
-    charge.mass = p * volume / (gas.gasConstant(charge.burned) * charge.temperature);
+    charge.mass = p * volume / (wet.gasConstant(charge.burned) * charge.temperature);
     charge.burnedMass = charge.burned * charge.mass;
-    charge.energy = charge.mass * gas.energy(charge.temperature, charge.burned);
+    charge.energy = charge.mass * wet.energy(charge.temperature, charge.burned);
     charge.pressure = p;
     crevice.fill(p, charge.burned);
   }
@@ -93,7 +100,10 @@ final class Cylinder implements Reservoir {
   private void takeCharge(Cylinder o) {
     charge = o.charge.clone();
     volume = gasVolume(charge.phase);
-    charge.energy += o.burning.energyOver(gas, charge.mass, charge.temperature, charge.burned);
+    charge.energy +=
+        charge.closed
+            ? o.burning.energyOver(dry, charge.mass, charge.temperature, charge.burned)
+            : charge.mass * wet.energyOver(o.wet, charge.temperature, charge.burned);
     burning.startFrom(o.burning);
     crevice.startFrom(o.crevice);
   }
@@ -116,7 +126,7 @@ final class Cylinder implements Reservoir {
   Cylinder twin() {
     var twin =
         new Cylinder(
-            gas, geometry, flame, octane, heat, crevice.twin(), charge.phase, charge.pressure);
+            wet, dry, geometry, flame, octane, heat, crevice.twin(), charge.phase, charge.pressure);
     twin.takeCharge(this);
     return twin;
   }
@@ -137,6 +147,14 @@ final class Cylinder implements Reservoir {
   /** Called when the last valve has shut, with the charge trapped. */
   void close() {
     charge.closed = true;
+    double have = charge.energy;
+    charge.energy = charge.mass * dry.energy(charge.temperature, charge.burned);
+    charge.evaporation = charge.energy - have;
+    charge.pressure =
+        charge.mass
+            * dry.hotConstant(charge.temperature, charge.burned)
+            * charge.temperature
+            / volume;
     charge.compressed = charge.phase > Math.PI;
     charge.referencePressure = charge.pressure;
     charge.referenceTemperature = charge.temperature;
@@ -151,6 +169,23 @@ final class Cylinder implements Reservoir {
     }
   }
 
+  /** What is in it now. */
+  private WorkingGas gas() {
+    return charge.closed ? dry : wet;
+  }
+
+  /**
+   * Evaporates what is a liquid yet, evenly over the angle up to the spark or to the top.
+   *
+   * @param fromTop phase from the firing top centre, rad
+   */
+  private void evaporate(double fromTop, double angle) {
+    double left = -Math.max(0, charge.sparkAdvance) - fromTop;
+    double takes = left <= angle ? charge.evaporation : charge.evaporation * angle / left;
+    charge.evaporation -= takes;
+    charge.energy -= takes;
+  }
+
   boolean isClosed() {
     return charge.closed;
   }
@@ -158,13 +193,25 @@ final class Cylinder implements Reservoir {
   void open() {
     burning.end();
     charge.closed = false;
+    charge.energy -= charge.evaporation;
+    charge.evaporation = 0;
+    charge.temperature =
+        wet.temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
+    charge.pressure =
+        charge.mass
+            * wet.hotConstant(charge.temperature, charge.burned)
+            * charge.temperature
+            / volume;
   }
 
   /** The longest step in which throats of so much area, m², do not make it overshoot, s. */
   double stableStep(double openArea) {
     double sound =
         Math.sqrt(
-            gas.gamma(charge.temperature, charge.burned) * charge.pressure * volume / charge.mass);
+            gas().gamma(charge.temperature, charge.burned)
+                * charge.pressure
+                * volume
+                / charge.mass);
     return COURANT * volume / (sound * openArea);
   }
 
@@ -195,6 +242,9 @@ final class Cylinder implements Reservoir {
       squish(next, dt);
     }
     lost = 0;
+    if (charge.evaporation != 0) {
+      evaporate(fromTop, angle);
+    }
     exchangeWithCrevice(dt);
     double q = heatLoss(meanPistonSpeed) * dt;
     charge.energy -= q;
@@ -262,9 +312,10 @@ final class Cylinder implements Reservoir {
   private void exchangeWithCrevice(double dt) {
     double nearCrevice = burning.isLit() ? burning.unburnedTemperature() : charge.temperature;
     double share = burning.isLit() ? burning.residual() : charge.burned;
-    double taken = crevice.follow(charge.pressure, nearCrevice, share, dt);
+    double enthalpy = gas().enthalpy(nearCrevice, share);
+    double taken = crevice.follow(charge.pressure, enthalpy, share, dt);
     charge.mass -= taken;
-    charge.energy -= crevice.energyOf(taken, nearCrevice, share);
+    charge.energy -= crevice.energyOf(taken, enthalpy);
     charge.burnedMass -= taken * (taken > 0 ? share : crevice.burned());
   }
 
@@ -317,9 +368,9 @@ final class Cylinder implements Reservoir {
       return sum / newVolume;
     }
     charge.temperature =
-        gas.temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
+        gas().temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
     return charge.mass
-        * gas.hotConstant(charge.temperature, charge.burned)
+        * gas().hotConstant(charge.temperature, charge.burned)
         * charge.temperature
         / newVolume;
   }
@@ -330,7 +381,7 @@ final class Cylinder implements Reservoir {
     return new TurbulentFlame.Ahead(
         charge.pressure,
         unburned,
-        charge.pressure / (gas.gasConstant(burning.residual()) * unburned),
+        charge.pressure / (dry.gasConstant(burning.residual()) * unburned),
         charge.mass,
         volume,
         geometry.depth(volume()),
@@ -414,7 +465,7 @@ final class Cylinder implements Reservoir {
   }
 
   double energy() {
-    return charge.energy + crevice.energy();
+    return charge.energy - charge.evaporation + crevice.energy();
   }
 
   Crevice crevice() {

@@ -58,7 +58,11 @@ final class EngineParts {
 
   private final Combination c;
   private final double step;
+
+  /** What flows through the engine, part of its fuel a liquid; and the charge as it burns. */
   private final WorkingGas gas;
+
+  private final WorkingGas vapour;
   private final ValveMotion intakeValve;
   private final ValveMotion exhaustValve;
   private final FlowCurve intakeFlow;
@@ -85,12 +89,11 @@ final class EngineParts {
     step = mesh.step();
     this.relief = relief;
     var w = c.weather();
-    gas =
-        GasTables.of(
-            c.mixture().fuel(),
-            lambda(),
-            Air.waterPerDryAir(w.pressure().si(), w.temperature().si(), w.humidity().si()),
-            nitrousPerAir);
+    double moisture =
+        Air.waterPerDryAir(w.pressure().si(), w.temperature().si(), w.humidity().si());
+    var fuel = c.mixture().fuel();
+    gas = GasTables.of(fuel, lambda(), moisture, nitrousPerAir, 1 - evaporated());
+    vapour = GasTables.of(fuel, lambda(), moisture, nitrousPerAir);
     intakeValve = ValveMotion.intake(c);
     exhaustValve = ValveMotion.exhaust(c);
     exhaustOpens = exhaustValve.opens();
@@ -114,6 +117,7 @@ final class EngineParts {
     var chamber = chamber(clearance);
     return new Cylinder(
         gas,
+        vapour,
         new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
         new TurbulentFlame(
             new FlameSpeed(c.mixture().fuel(), lambda()),
@@ -170,7 +174,7 @@ final class EngineParts {
         Math.PI * c.bottomEnd().bore().si() * clearance * c.compression().landHeight().si();
     double gap = c.losses().topGap().si() * clearance;
     double crankcase = c.weather().pressure().si() - c.losses().vacuum().si();
-    return new Crevice(gas, volume, gap, crankcase);
+    return new Crevice(vapour, volume, gap, crankcase);
   }
 
   RodLoads rodLoads() {
@@ -221,17 +225,19 @@ final class EngineParts {
     return new Atmosphere(c.weather().pressure().si(), 600, 1);
   }
 
+  /** Share of the fuel that has evaporated ahead of the valve. */
+  private double evaporated() {
+    double share =
+        EVAPORATED_GASOLINE
+            + c.mixture().fuel().alcoholShare() * (EVAPORATED_ALCOHOL - EVAPORATED_GASOLINE);
+    return c.intake().fuelling() == Intake.Fuelling.PORT_INJECTION ? share * INJECTED_SHARE : share;
+  }
+
   /** Air temperature less what the evaporating fuel takes from it, K. */
   double chargeTemperature() {
-    var fuel = c.mixture().fuel();
-    double share =
-        EVAPORATED_GASOLINE + fuel.alcoholShare() * (EVAPORATED_ALCOHOL - EVAPORATED_GASOLINE);
-    if (c.intake().fuelling() == Intake.Fuelling.PORT_INJECTION) {
-      share *= INJECTED_SHARE;
-    }
     double cp = 1020;
     double cooling =
-        share * gas.fuelMassFraction() * fuel.heatOfVaporisation()
+        evaporated() * gas.fuelMassFraction() * c.mixture().fuel().heatOfVaporisation()
             + gas.nitrousMassFraction() * NITROUS_COOLING;
     return Math.max(COLDEST_CHARGE, c.weather().temperature().si() - cooling / cp);
   }

@@ -28,14 +28,14 @@ class CreviceTest {
     assertThat(start).isCloseTo(1e5 * VOLUME / (GAS.gasConstant(0.05) * WALL), within(1e-12));
     double taken = 0;
     for (double p = 1e5; p <= 60e5; p += 0.5e5) {
-      taken += c.follow(p, 700, 0.05, 1e-5);
+      taken += c.follow(p, GAS.enthalpy(700, 0.05), 0.05, 1e-5);
     }
     assertThat(c.mass()).isCloseTo(start + taken, within(1e-15));
     // Four to eight per cent of a charge sits in crevices at peak pressure (Heywood, 8.6): here
     // 1.5 cc of a 650 cc cylinder at 60 bar.
     assertThat(c.mass() / 7.5e-4).isBetween(0.04, 0.12);
     for (double p = 60e5; p >= 1e5; p -= 0.5e5) {
-      taken += c.follow(p, 1800, 1, 1e-5);
+      taken += c.follow(p, GAS.enthalpy(1800, 1), 1, 1e-5);
     }
     assertThat(taken).isCloseTo(0, within(2e-8));
     assertThat(c.lostMass()).isZero();
@@ -54,9 +54,9 @@ class CreviceTest {
       double next = 1e5 + 55e5 * Math.pow(Math.sin(i * Math.PI / 2000), 4);
       double temperature = 400 + 1.2e-4 * next;
       double share = i < 1000 ? 0.05 : 0.9;
-      double taken = c.follow(next, temperature, share, 5e-6);
+      double taken = c.follow(next, GAS.enthalpy(temperature, share), share, 5e-6);
       in += taken;
-      inEnergy += c.energyOf(taken, temperature, share);
+      inEnergy += c.energyOf(taken, GAS.enthalpy(temperature, share));
       pressure = next;
     }
     assertThat(pressure).isLessThan(2e5);
@@ -73,10 +73,10 @@ class CreviceTest {
     double gap = 0.5e-6;
     var c = crevice(gap);
     double pressure = 30e5;
-    c.follow(pressure, 700, 0.05, 0);
+    c.follow(pressure, GAS.enthalpy(700, 0.05), 0.05, 0);
     double before = c.lostMass();
     double dt = 1e-3;
-    c.follow(pressure, 700, 0.05, dt);
+    c.follow(pressure, GAS.enthalpy(700, 0.05), 0.05, dt);
     double g = GAS.gamma(WALL, 0);
     double flux =
         pressure
@@ -85,18 +85,18 @@ class CreviceTest {
     assertThat(c.lostMass() - before)
         .isCloseTo(0.86 * gap * flux * dt, Percentage.withPercentage(0.2));
     var same = crevice(gap);
-    same.follow(101_325, 400, 0.05, 1);
+    same.follow(101_325, GAS.enthalpy(400, 0.05), 0.05, 1);
     assertThat(same.lostMass()).isCloseTo(0, within(1e-12));
   }
 
   @Test
   void aTwinGoesItsOwnWay() {
     var c = crevice(0.5e-6);
-    c.follow(20e5, 700, 0.3, 1e-4);
+    c.follow(20e5, GAS.enthalpy(700, 0.3), 0.3, 1e-4);
     var twin = c.twin();
     assertThat(twin.mass()).isEqualTo(c.mass());
     assertThat(twin.burned()).isEqualTo(c.burned());
-    twin.follow(40e5, 700, 0.3, 1e-4);
+    twin.follow(40e5, GAS.enthalpy(700, 0.3), 0.3, 1e-4);
     assertThat(twin.mass()).isGreaterThan(1.5 * c.mass());
   }
 }
