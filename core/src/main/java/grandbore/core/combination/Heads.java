@@ -3,6 +3,7 @@ package grandbore.core.combination;
 import static grandbore.core.units.Quantity.ANGLE;
 import static grandbore.core.units.Quantity.CLEARANCE;
 import static grandbore.core.units.Quantity.LENGTH;
+import static grandbore.core.units.Quantity.RATIO;
 import static grandbore.core.units.Quantity.VOLUME;
 
 import grandbore.core.combustion.ChamberForm;
@@ -109,6 +110,15 @@ public record Heads(
             optional = true,
             why = "it is measured from the bore's axis to the plug's gap")
         Given plugOffset,
+    @Spec(
+            label = "Tumble or swirl ratio",
+            quantity = RATIO,
+            min = 0.01,
+            max = 4,
+            usual = 0,
+            optional = true,
+            why = "the charge turns so often in a turn of the crank")
+        Given tumble,
     FlowSheet intakeFlow,
     FlowSheet exhaustFlow,
     List<Double> intakeShares,
@@ -127,7 +137,8 @@ public record Heads(
         exhaustAngle,
         intakeRecess,
         exhaustRecess,
-        plugOffset);
+        plugOffset,
+        tumble);
     intakeShares = shares("intakeShares", intakeShares);
     exhaustShares = shares("exhaustShares", exhaustShares);
     count("intakeValves", intakeValves, 3, "no head has more");

@@ -1,35 +1,40 @@
 package grandbore.core.combustion;
 
 /**
- * What stirs the charge: the energy of its mean motion K and of its turbulence k, J, fed by the
- * jets through the valves,
+ * What stirs the charge: the energy of its mean motion K, fed by the jets through the valves, of
+ * its turning as a whole R, and of its turbulence k, J,
  *
  * <pre>
  * dK/dt = ½ ṁ v² − P − K ṁ_out/m
- * dk/dt = P − m ε − k ṁ_out/m + ⅔ k (dρ/dt)/ρ
- * P = 0.3307 (K/L) (k/m)^½,   ε = (⅔ k/m)^1.5 / ℓ,   ℓ = 0.22 L,   L = V/A_bore, at most half the bore
+ * dR/dt = −0.3307 (R/L) (2R/m)^½
+ * dk/dt = P − dR/dt − m ε − k ṁ_out/m + ⅔ k (dρ/dt)/ρ
+ * P = 0.3307 (K/L) (k/m)^½,   ε = (⅔ k/m)^1.5 / ℓ,   ℓ = 0.2 L,   L = V/A_bore, at most half the bore
  * </pre>
  *
- * <p>The cascade and its constant: S. G. Poulos and J. B. Heywood (SAE 830334). The eddies that
- * decay are a fifth of the chamber's height (Heywood 1988, chapter 8.2). The last term is rapid
- * distortion while the charge is closed in (chapter 14.4). From memory.
+ * <p>Tumble and swirl keep their own time, that of their own turning: they last to near the top,
+ * where the chamber is flat, and break up there. The cascade and its constant: S. G. Poulos and J.
+ * B. Heywood (SAE 830334). The eddies that decay are a fifth of the chamber's height (Heywood 1988,
+ * chapter 8.2). The last term is rapid distortion while the charge is closed in (chapter 14.4).
+ * From memory.
  */
 public final class Turbulence {
-  private static final double CASCADE = 0.3307;
+  static final double CASCADE = 0.3307;
 
   /** Length of the eddies that decay over the chamber's height. */
-  static final double EDDY = 0.22;
+  static final double EDDY = 0.2;
 
   /** A first stir for gas that has none, m²/s². */
   private static final double FIRST = 1;
 
   private double mean;
+  private double turning;
   private double turbulent;
   private double fed;
 
   /** Takes over another's state. */
   public void startFrom(Turbulence o) {
     mean = o.mean;
+    turning = o.turning;
     turbulent = o.turbulent;
     fed = o.fed;
   }
@@ -45,12 +50,27 @@ public final class Turbulence {
   }
 
   /**
-   * Takes in jets so thin that they are turbulence at once.
+   * The charge that has been closed in turns as a whole.
+   *
+   * @param mass kg
+   * @param speed of it at the rim, m/s: root mean square over a cylinder 1/√2 of it
+   */
+  public void turn(double mass, double speed) {
+    turning = 0.25 * mass * speed * speed;
+  }
+
+  /** Energy of what turns as a whole yet, J. */
+  public double turning() {
+    return turning;
+  }
+
+  /**
+   * Takes in what flats squeeze out.
    *
    * @param energy J
    */
   public void stir(double energy) {
-    turbulent += energy;
+    fed += energy;
   }
 
   /**
@@ -67,7 +87,9 @@ public final class Turbulence {
     double leaves = lost / mass;
     double before = mean + fed;
     mean = before / (1 + rate + leaves);
-    double produced = rate * mean;
+    double slows = CASCADE / length * Math.sqrt(2 * turning / mass) * dt;
+    turning /= 1 + slows;
+    double produced = rate * mean + slows * turning;
     double intensity = intensity(mass);
     double decay = 1.0 / 1.5 * intensity / (EDDY * length) * dt;
     turbulent = (turbulent * (1 + 2.0 / 3 * (squeezed - 1)) + produced) / (1 + decay + leaves);

@@ -16,10 +16,11 @@ package grandbore.core.combustion;
  *
  * @param squish what stirs the charge as the piston nears its top
  * @param laminar speed of the charge's flame
+ * @param tumble turns of the closed charge in a turn of the crank
  * @param faster than this flame, as far as pulls have taught it
  */
 public record TurbulentFlame(
-    FlameSpeed laminar, FlameSurface surface, SquishJet squish, double faster) {
+    FlameSpeed laminar, FlameSurface surface, SquishJet squish, double tumble, double faster) {
   /** Radius of the kernel that the spark leaves, m. */
   private static final double KERNEL = 0.001;
 
@@ -36,6 +37,9 @@ public record TurbulentFlame(
     private double length;
     private double density;
     private double left;
+
+    /** Energy of what turns as a whole or was squeezed out by the flats, J/kg. */
+    private double squeezed;
 
     @Override
     public State clone() {
@@ -87,35 +91,42 @@ public record TurbulentFlame(
    * A kernel.
    *
    * @param intensity of the turbulence, m/s
+   * @param turning energy of what turns yet as a whole, J/kg
    * @param length of its eddies, m
    * @param residual burned share of the charge
    * @param density of what is not burned, kg/m³
    * @param kernel share of the charge in a kernel of {@link #kernelVolume()}
    */
   public void light(
-      State s, double intensity, double length, double residual, double density, double kernel) {
+      State s,
+      double intensity,
+      double turning,
+      double length,
+      double residual,
+      double density,
+      double kernel) {
     s.intensity = Math.max(0.05, intensity);
     s.length = length;
     s.density = density;
     s.left = FlameSpeed.left(residual);
+    s.squeezed = turning;
     s.entrained = kernel;
     s.burned = kernel;
   }
 
   /**
-   * Takes in jets so thin that they are turbulence at once.
+   * Takes in what flats squeeze out ahead of the flame.
    *
    * @param energy over the charge's mass, J/kg
-   * @param density of what is not burned, kg/m³
    */
-  public static void stir(State s, double energy, double density) {
-    double then = Math.pow(density / s.density, 2.0 / 3);
-    s.intensity = Math.sqrt(s.intensity * s.intensity + energy / (1.5 * then));
+  public static void stir(State s, double energy) {
+    s.squeezed += energy;
   }
 
   /** Burns on by a time: the midpoint rule on what is entrained, exactly on what burns up. */
   public void advance(State s, double dt, Ahead at) {
     double squeeze = Math.cbrt(at.density / s.density);
+    cascade(s, squeeze, dt);
     double u = s.intensity * squeeze;
     double l = s.length / squeeze;
     double speed = s.left * laminar.clean(at.temperature, at.pressure);
@@ -136,6 +147,17 @@ public record TurbulentFlame(
     s.burned = Math.clamp(s.entrained - waits, s.burned, s.entrained);
     if (1 - s.entrained < LAST) {
       s.entrained = 1;
+    }
+  }
+
+  /** What was squeezed out turns to turbulence as all mean motion does. */
+  private static void cascade(State s, double squeeze, double dt) {
+    if (s.squeezed > 0) {
+      double u = s.intensity * squeeze;
+      double rate = Turbulence.CASCADE * squeeze / s.length * Math.sqrt(1.5) * u;
+      double turned = s.squeezed * (1 - Math.exp(-rate * dt));
+      s.squeezed -= turned;
+      s.intensity = Math.sqrt(u * u + turned / 1.5) / squeeze;
     }
   }
 

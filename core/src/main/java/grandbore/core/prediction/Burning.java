@@ -90,6 +90,7 @@ final class Burning {
    *
    * @param wait angle until the spark, rad
    * @param intensity of the turbulence, m/s
+   * @param turning energy of what turns yet as a whole, J/kg
    * @param length of its eddies, m
    * @param mass in the cylinder, that in the crevice with it, kg
    * @param density of it, kg/m³
@@ -97,6 +98,7 @@ final class Burning {
   void light(
       double wait,
       double intensity,
+      double turning,
       double length,
       double mass,
       double density,
@@ -105,7 +107,7 @@ final class Burning {
     flame.hot = HOT;
     double burned = pressure / (gas.hotConstant(HOT, 1) * HOT);
     double kernel = burned * TurbulentFlame.kernelVolume() / mass;
-    model.light(flame.front, intensity, length, flame.residual, density, kernel);
+    model.light(flame.front, intensity, turning, length, flame.residual, density, kernel);
     flame.share = flame.inTheEnd * kernel;
     flame.zone = kernel * mass;
     flame.lit = true;
@@ -140,9 +142,8 @@ final class Burning {
   }
 
   /** Jets of so much energy over the charge's mass, J/kg, stir what the flame runs into. */
-  void stir(double energy, double pressure) {
-    double density = pressure / (gas.gasConstant(flame.residual) * flame.unburned);
-    TurbulentFlame.stir(flame.front, energy, density);
+  void stir(double energy) {
+    TurbulentFlame.stir(flame.front, energy);
   }
 
   /** Burns on by a time and an angle. */

@@ -13,6 +13,9 @@ final class Charge implements Cloneable {
   double burned;
   boolean closed;
 
+  /** Whether its tumble has been told since it was closed in. */
+  boolean turns;
+
   /** Heat that the fuel which is a liquid yet will take, J. */
   double evaporation;
 

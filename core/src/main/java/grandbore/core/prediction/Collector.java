@@ -44,7 +44,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
       this.branch = branch;
       this.copies = copies;
       reflection = unit::exhaustReflection;
-      receiver = (copy, share, dt) -> receive(copy, share, admittance(), dt);
+      receiver = (copy, share, dt) -> receive(branch, copy, share, admittance(), dt);
     }
 
     /** Acoustic admittance of its primary, kg/(s Pa). */
@@ -57,6 +57,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
 
   boolean fits(Collector o) {
     return getClass() == o.getClass()
+        && (!(this instanceof LogCollector l) || l.standsAs((LogCollector) o))
         && Pairing.inPairs(
             connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
   }
@@ -84,19 +85,13 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   /**
    * Takes a share of a copy's flow, its enthalpy and burned share those of its own gas.
    *
+   * @param branch of which it is a copy
    * @param admittance of its pipe, kg/(s Pa)
    */
-  abstract void receive(BranchFlow copy, double share, double admittance, double dt);
-
-  /** The longest step that its own cell stands, s. */
-  abstract double stableStep();
+  abstract void receive(int branch, BranchFlow copy, double share, double admittance, double dt);
 
   /** Where the primaries meet, Pa. */
   abstract double pressure();
-
-  abstract double mass();
-
-  abstract double energy();
 
   final void couple(double dt, double speed) {
     double before = pressure();

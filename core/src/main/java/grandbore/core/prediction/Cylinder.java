@@ -160,6 +160,7 @@ final class Cylinder implements Reservoir {
     charge.referenceTemperature = charge.temperature;
     charge.referenceVolume = volume;
     burning.trap(charge.burned);
+    charge.turns = false;
     totals.trapped = charge.mass;
     totals.residual = charge.burned;
     if (closing == null) {
@@ -239,6 +240,10 @@ final class Cylinder implements Reservoir {
       charge.stir.advance(dt, charge.mass, lost, eddy(volume), squeezed);
     }
     if (charge.closed) {
+      if (!charge.turns) {
+        charge.turns = true;
+        charge.stir.turn(charge.mass, flame.tumble() * angle / dt * 0.5 * geometry.bore());
+      }
       squish(next, dt);
     }
     lost = 0;
@@ -298,7 +303,7 @@ final class Cylinder implements Reservoir {
     double rise = depth - geometry.depth(gasVolume(next) + crevice.volume());
     double energy = flame.squish().energy(depth, rise, dt, charge.mass, volume);
     if (energy > 0 && burning.isLit()) {
-      burning.stir(energy / charge.mass, charge.pressure);
+      burning.stir(energy / charge.mass);
     } else {
       charge.stir.stir(energy);
     }
@@ -350,6 +355,7 @@ final class Cylinder implements Reservoir {
     burning.light(
         wait,
         charge.stir.intensity(charge.mass),
+        charge.stir.turning() / charge.mass,
         eddy(then),
         charge.mass + crevice.mass(),
         charge.mass / then,

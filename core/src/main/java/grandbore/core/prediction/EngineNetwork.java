@@ -37,7 +37,7 @@ final class EngineNetwork {
     step = parts.step();
     supply = new AirSupply(parts);
     intake = new IntakeSide(parts, supply, roles.planes());
-    exhaust = new ExhaustSide(parts, roles.banks());
+    exhaust = new ExhaustSide(parts, roles.banks(), !roles.alike());
     for (var role : roles.each()) {
       double clearance = roles.alike() ? mean(clearances) : clearances[role.number() - 1];
       var unit = new CylinderUnit(parts, role, roles.alike(), clearance);

@@ -33,7 +33,13 @@ final class EngineParts {
    * fuel's heat goes to the cylinder's walls at full load (11 to 17 %, Heywood 1988, chapter 12.3,
    * from memory), without it a twelfth.
    */
-  static final double WALL_HEAT = 1.3;
+  static final double WALL_HEAT = 1.4;
+
+  /**
+   * Tumble ratio of a four-valve head with ordinary ports (0.5 to 1.5; P. G. Hill and D. Zhang,
+   * Progress in Energy and Combustion Science 20, 1994, from memory).
+   */
+  private static final double TUMBLE = 1;
 
   private static final double BENCH_DEPRESSION = 28 * 249.08891;
 
@@ -123,12 +129,20 @@ final class EngineParts {
             new FlameSpeed(c.mixture().fuel(), lambda()),
             FlameSurface.of(chamber, b.stroke().si()),
             chamber.squish(),
+            tumble(),
             c.learned().burnSpeed().si()),
         c.mixture().fuel().researchOctane(),
         heat(b.bore().si()),
         crevice(),
         phase,
         c.weather().pressure().si());
+  }
+
+  /** Of the heads where it is known, else as heads with so many valves usually have it. */
+  private double tumble() {
+    var h = c.heads();
+    boolean many = h.intakeValves() + h.exhaustValves() > 2;
+    return h.tumble().isKnown() ? h.tumble().si() : many ? TUMBLE : 0;
   }
 
   /** The room at top centre as simple solids; the head's side takes up what is left of it. */

@@ -27,8 +27,9 @@ final class ExhaustSide {
 
   /**
    * @param banks solved
+   * @param apart whether every cylinder is solved, at its own place
    */
-  ExhaustSide(EngineParts parts, int banks) {
+  ExhaustSide(EngineParts parts, int banks, boolean apart) {
     this.parts = parts;
     var c = parts.combination();
     var x = c.exhaust();
@@ -38,33 +39,29 @@ final class ExhaustSide {
     boolean balanced = tiesBanks(c);
     var balance = balanced ? keep(parts.piping().balancePipe()) : null;
     for (int b = 0; b < banks; b++) {
-      var collector = keep(parts.piping().collectorPipe(!continues(x)));
+      double half = apart ? 0 : Piping.halfLog(bank);
+      var collector = keep(parts.piping().collectorPipe(!continues(x), half));
       lasts.add(collector);
       if (stepped) {
-        var second =
-            parts
-                .piping()
-                .merge(groups * parts.piping().secondaryArea(), x.collectorDiameter().si());
+        var second = parts.piping().merge();
         second.join(collector, true, -1);
         for (int g = 0; g < groups; g++) {
           var pipe = keep(parts.piping().secondaryPipe());
           secondaries.add(pipe);
-          collectors.add(
-              new MergeCollector(parts, pipe, x.secondaryDiameter().si(), bank / groups));
+          collectors.add(new MergeCollector(parts, pipe));
           second.join(pipe, false, MergeCollector.MERGE_COSINE);
         }
         junctions.add(second);
       } else if (x.kind() == Exhaust.Kind.HEADERS) {
-        collectors.add(new MergeCollector(parts, collector, x.collectorDiameter().si(), bank));
+        collectors.add(new MergeCollector(parts, collector));
       } else {
-        collectors.add(new LogCollector(parts, collector, bank));
+        collectors.add(new LogCollector(parts, collector, bank, apart, this::keep));
       }
       var last = collector;
       if (continues(x)) {
         last = keep(parts.piping().tailPipe());
         tails.add(last);
-        var joint =
-            parts.piping().merge(parts.piping().collectorArea(), x.collectorDiameter().si());
+        var joint = parts.piping().merge();
         joint.join(collector, false, 1);
         joint.join(last, true, -1);
         if (balanced) {
@@ -154,7 +151,7 @@ final class ExhaustSide {
       collectors.get(i).couple(dt, speed);
     }
     for (int i = 0; i < junctions.size(); i++) {
-      junctions.get(i).couple(dt);
+      junctions.get(i).couple();
     }
     for (int i = 0; i < outlets.size(); i++) {
       outlets.get(i).couple(dt);
@@ -163,9 +160,6 @@ final class ExhaustSide {
 
   double stableStep() {
     double dt = Double.MAX_VALUE;
-    for (int i = 0; i < collectors.size(); i++) {
-      dt = Math.min(dt, collectors.get(i).stableStep());
-    }
     for (int i = 0; i < outlets.size(); i++) {
       dt = Math.min(dt, outlets.get(i).stableStep());
     }
@@ -186,15 +180,11 @@ final class ExhaustSide {
   }
 
   double mass() {
-    return collectors.stream().mapToDouble(Collector::mass).sum()
-        + junctions.stream().mapToDouble(Junction::mass).sum()
-        + outlets.stream().mapToDouble(Outlet::mass).sum();
+    return outlets.stream().mapToDouble(Outlet::mass).sum();
   }
 
   double energy() {
-    return collectors.stream().mapToDouble(Collector::energy).sum()
-        + junctions.stream().mapToDouble(Junction::energy).sum()
-        + outlets.stream().mapToDouble(Outlet::energy).sum();
+    return outlets.stream().mapToDouble(Outlet::energy).sum();
   }
 
   double received() {

@@ -1,90 +1,101 @@
 package grandbore.core.prediction;
 
-import grandbore.core.gas.WorkingGas;
+import grandbore.core.waves.Atmosphere;
 import grandbore.core.waves.BranchFlow;
+import grandbore.core.waves.Junction;
 import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeEnd;
-import grandbore.core.waves.Volume;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
 
-/** A cast manifold: short branches into a common log that keeps no momentum. */
+/**
+ * A cast manifold: branches that meet a log from the side, each by a tee at its own place where
+ * every cylinder is solved. Where cylinders speak for others, all meet it in its middle: half of
+ * the log is a dead end, half leads on.
+ */
 final class LogCollector extends Collector {
-  /** Flow coefficient of a branch's sharp turn into the log. */
-  private static final double TURN = 0.85;
+  /** Cosine between a branch and the log. */
+  private static final double SIDE = 0;
 
-  /** Length of log for each cylinder, in branch diameters, near the spacing of the bores. */
-  private static final double LOG_PITCH = 2.6;
+  /** A branch's tee, and its number there. */
+  private record Place(Junction tee, int branch) {}
 
-  private final WorkingGas gas;
-  private final Volume log;
-  private final List<PipeEnd> branches = new ArrayList<>();
-  private final PipeEnd outlet;
-  private final double branchArea;
-  private final double openArea;
+  private final List<Junction> tees = new ArrayList<>();
+  private final List<Place> branches = new ArrayList<>();
+  private final Optional<PipeEnd> deadEnd;
+  private final boolean apart;
 
-  LogCollector(EngineParts parts, Pipe pipe, int sharers) {
+  /**
+   * @param pipe behind the log, and behind its half where cylinders speak for others
+   * @param sharers branches that meet it
+   * @param apart whether each has a place of its own
+   * @param keep takes the log's own pipes into the network
+   */
+  LogCollector(EngineParts parts, Pipe pipe, int sharers, boolean apart, UnaryOperator<Pipe> keep) {
     super(parts.gas(), pipe);
-    gas = parts.gas();
-    branchArea = parts.piping().primaryArea();
-    double d = Math.sqrt(4 * branchArea / Math.PI);
-    openArea = sharers * branchArea + parts.piping().collectorArea();
-    double volume = sharers * LOG_PITCH * d * parts.piping().collectorArea();
-    log = new Volume(gas, volume, parts.combination().weather().pressure().si(), 900, 1);
-    outlet = new PipeEnd(gas, pipe, true, log);
-    outlet.open(TURN * parts.piping().collectorArea());
+    this.apart = apart;
+    var piping = parts.piping();
+    for (int k = 0; k < (apart ? sharers : 1); k++) {
+      tees.add(piping.merge());
+    }
+    for (int k = 0; k + 1 < tees.size(); k++) {
+      var between = keep.apply(piping.logPipe(1));
+      tees.get(k).join(between, true, -1);
+      tees.get(k + 1).join(between, false, 1);
+    }
+    if (!apart && sharers > 1) {
+      var blind = keep.apply(piping.logPipe(Piping.halfLog(sharers)));
+      tees.getFirst().join(blind, false, 1);
+      var wall = new Atmosphere(parts.combination().weather().pressure().si(), 300, 0);
+      deadEnd = Optional.of(new PipeEnd(parts.gas(), blind, true, wall));
+    } else {
+      deadEnd = Optional.empty();
+    }
+    tees.getLast().join(pipe, true, -1);
   }
 
   void copyGas(LogCollector o) {
-    log.startFrom(o.log);
+    for (int k = 0; k < tees.size(); k++) {
+      tees.get(k).startFrom(o.tees.get(k));
+    }
+  }
+
+  boolean standsAs(LogCollector o) {
+    return tees.size() == o.tees.size();
   }
 
   @Override
   void join(CylinderUnit unit, Others others) {
+    var tee = tees.get(apart ? unit.role().along() : 0);
     join(unit, branches.size(), others);
-    var end = new PipeEnd(gas, unit.exhaust(), false, log);
-    end.open(TURN * branchArea);
-    branches.add(end);
+    branches.add(new Place(tee, tee.join(unit.exhaust(), false, SIDE)));
   }
 
   @Override
   double coupleInside(double dt) {
-    double met = log.pressure();
-    for (int i = 0; i < branches.size(); i++) {
-      branches.get(i).couple(dt);
+    for (int k = 0; k < tees.size(); k++) {
+      tees.get(k).couple();
     }
-    outlet.couple(dt);
-    log.settle();
-    return met;
+    deadEnd.ifPresent(e -> e.couple(dt));
+    return pressure();
   }
 
   @Override
   void branchFlow(int branch, BranchFlow out) {
-    out.flowAt(branches.get(branch));
+    var place = branches.get(branch);
+    place.tee.branchFlow(place.branch, out);
   }
 
   @Override
-  void receive(BranchFlow copy, double share, double admittance, double dt) {
-    PhaseShiftedCylinders.pour(copy, share, log, dt);
-  }
-
-  @Override
-  double stableStep() {
-    return log.stableStep(openArea);
+  void receive(int branch, BranchFlow copy, double share, double admittance, double dt) {
+    var place = branches.get(branch);
+    place.tee.add(place.branch, copy, share, admittance);
   }
 
   @Override
   double pressure() {
-    return log.pressure();
-  }
-
-  @Override
-  double mass() {
-    return log.mass();
-  }
-
-  @Override
-  double energy() {
-    return log.energy();
+    return tees.getFirst().pressure();
   }
 }

@@ -4,19 +4,16 @@ import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Junction;
 import grandbore.core.waves.Pipe;
 
-/** Headers: primaries that merge at a small angle into a cell that keeps their momentum. */
+/** Headers: primaries that merge at a small angle. */
 final class MergeCollector extends Collector {
   /** Cosine of the usual angle between a primary and the collector's axis, 12°. */
   static final double MERGE_COSINE = 0.978;
 
-  /** Length of the merge in collector diameters. */
-  static final double MERGE_LENGTH = 1;
-
   private final Junction junction;
 
-  MergeCollector(EngineParts parts, Pipe pipe, double diameter, int sharers) {
+  MergeCollector(EngineParts parts, Pipe pipe) {
     super(parts.gas(), pipe);
-    junction = parts.piping().merge(sharers * parts.piping().primaryArea(), diameter);
+    junction = parts.piping().merge();
     junction.join(pipe, true, -1);
   }
 
@@ -31,8 +28,8 @@ final class MergeCollector extends Collector {
 
   @Override
   double coupleInside(double dt) {
-    junction.couple(dt);
-    return junction.met();
+    junction.couple();
+    return junction.pressure();
   }
 
   @Override
@@ -41,27 +38,12 @@ final class MergeCollector extends Collector {
   }
 
   @Override
-  void receive(BranchFlow copy, double share, double admittance, double dt) {
-    junction.add(copy, share, admittance);
-  }
-
-  @Override
-  double stableStep() {
-    return Double.MAX_VALUE;
+  void receive(int branch, BranchFlow copy, double share, double admittance, double dt) {
+    junction.add(branch, copy, share, admittance);
   }
 
   @Override
   double pressure() {
     return junction.pressure();
-  }
-
-  @Override
-  double mass() {
-    return junction.mass();
-  }
-
-  @Override
-  double energy() {
-    return junction.energy();
   }
 }

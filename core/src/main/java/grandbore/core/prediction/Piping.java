@@ -34,6 +34,12 @@ final class Piping {
   private static final double EXHAUST_FRICTION = 1.5;
   private static final double EXHAUST_HEAT = 3;
 
+  /** Length of log for each cylinder, in branch diameters. */
+  private static final double LOG_PITCH = 2.6;
+
+  /** Length of a merge in diameters of the pipe behind it. */
+  private static final double MERGE_LENGTH = 1;
+
   /** End correction of an unflanged open end in radii (Levine and Schwinger 1948). */
   private static final double END_CORRECTION = 0.6133;
 
@@ -164,14 +170,45 @@ final class Piping {
     return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
   }
 
-  Pipe collectorPipe(boolean open) {
+  /** Length of the cone in which headers merge into a pipe of a diameter, m. */
+  private static double merged(double diameter) {
+    return MERGE_LENGTH * diameter;
+  }
+
+  /** Length of a log for each cylinder, near the spacing of the bores, m. */
+  private double logPitch() {
+    return LOG_PITCH * c.exhaust().primaryDiameter().si();
+  }
+
+  /** Half of a log on which so many meet, in spacings of cylinders. */
+  static double halfLog(int sharers) {
+    return 0.5 * (sharers - 1);
+  }
+
+  /** A part of a cast manifold's log, so many spacings of cylinders long. */
+  Pipe logPipe(double spacings) {
+    double diameter = c.exhaust().collectorDiameter().si();
+    return round(spacings * logPitch(), diameter, MANIFOLD_WALL, 0, false);
+  }
+
+  /**
+   * @param log spacings of cylinders of a log that leads to it as if it were part of it
+   */
+  Pipe collectorPipe(boolean open, double log) {
     var x = c.exhaust();
-    return round(x.collectorLength().si(), x.collectorDiameter().si(), COLLECTOR_WALL, 0, open);
+    double diameter = x.collectorDiameter().si();
+    double more = x.kind() == Exhaust.Kind.CAST_MANIFOLD ? log * logPitch() : merged(diameter);
+    return round(x.collectorLength().si() + more, diameter, COLLECTOR_WALL, 0, open);
   }
 
   Pipe secondaryPipe() {
     var x = c.exhaust();
-    return round(x.secondaryLength().si(), x.secondaryDiameter().si(), COLLECTOR_WALL, BEND, false);
+    return round(
+        x.secondaryLength().si() + merged(x.secondaryDiameter().si()),
+        x.secondaryDiameter().si(),
+        COLLECTOR_WALL,
+        BEND,
+        false);
   }
 
   Pipe tailPipe() {
@@ -185,14 +222,9 @@ final class Piping {
     return round(BALANCE_LENGTH, x.balanceDiameter().si(), TAIL_WALL, 0, false);
   }
 
-  /** A cell where pipes of this area together narrow or widen into one of a diameter. */
-  Junction merge(double area, double diameter) {
-    return new Junction(
-        gas,
-        MergeCollector.MERGE_LENGTH * 0.5 * (area + circle(diameter)) * diameter,
-        c.weather().pressure().si(),
-        FIRST_EXHAUST,
-        1);
+  /** Where pipes meet. */
+  Junction merge() {
+    return new Junction(gas, c.weather().pressure().si(), FIRST_EXHAUST, 1);
   }
 
   double primaryArea() {

@@ -5,14 +5,14 @@ import grandbore.core.waves.BranchFlow;
 
 /**
  * The flow at one pipe's end over the cycle, kept degree by degree so that it can be played again
- * for copies of the cylinder at other phases: mass flow, momentum flow, stagnation enthalpy and
- * burned share of the pipe's gas, the pressure they met, and how much arrives at a merge.
+ * for copies of the cylinder at other phases: mass flow, its speed, stagnation enthalpy and burned
+ * share of the pipe's gas, and the pressure they met.
  */
 final class RecordedFlow {
   /**
    * Numbers of a {@link BranchFlow}, in the order in which {@link #put} and {@link #at} lay them.
    */
-  private static final int FIELDS = 6;
+  private static final int FIELDS = 5;
 
   private static final int ROWS = 720;
   private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
@@ -74,11 +74,10 @@ final class RecordedFlow {
       double f = (row / PER_RADIAN - from) / (to - from);
       int at = row % ROWS * FIELDS;
       put(at, share, last.massFlow, flows.massFlow, f);
-      put(at + 1, share, last.thrust, flows.thrust, f);
+      put(at + 1, share, last.speed, flows.speed, f);
       put(at + 2, share, last.enthalpy, flows.enthalpy, f);
       put(at + 3, share, last.burned, flows.burned, f);
       put(at + 4, share, last.pressure, flows.pressure, f);
-      put(at + 5, share, last.arriving, flows.arriving, f);
       if (at == 0) {
         System.arraycopy(rows, 0, rows, ROWS * FIELDS, FIELDS);
       }
@@ -102,11 +101,10 @@ final class RecordedFlow {
     double f = place - row;
     int at = row * FIELDS;
     out.massFlow = between(at, f);
-    out.thrust = between(at + 1, f);
+    out.speed = between(at + 1, f);
     out.enthalpy = between(at + 2, f);
     out.burned = between(at + 3, f);
     out.pressure = between(at + 4, f);
-    out.arriving = between(at + 5, f);
   }
 
   private double between(int at, double f) {

@@ -2,6 +2,7 @@ package grandbore.core.prediction;
 
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,6 +25,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
    * @param firesAt crank angle after the first firing, rad
    * @param bank that it is solved in, from 0
    * @param group of the bank's primaries that meet first, from 0
+   * @param along a log, from the end that is shut: cylinders of the bank before it
    * @param plane of the manifold, from 0
    */
   record Role(
@@ -31,6 +33,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
       double firesAt,
       int bank,
       int group,
+      int along,
       int plane,
       Others onPlenum,
       Others onCollector) {
@@ -55,7 +58,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
 
   /**
    * Every cylinder, those left out that are others over again: where the engine, turned on by an
-   * angle, is itself.
+   * angle, is itself. On a log each has its own place.
    */
   static RepresentativeCylinders full(BuiltEngine engine) {
     var c = engine.combination();
@@ -66,7 +69,8 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
                 c.heads().intakeShares(),
                 c.heads().exhaustShares())
             .allMatch(each -> each.stream().distinct().count() <= 1);
-    return alike ? placed(c, true) : every(c);
+    boolean onLog = c.exhaust().kind() == Exhaust.Kind.CAST_MANIFOLD;
+    return alike && !onLog ? placed(c, true) : every(c);
   }
 
   /** Mean cylinders, one for each place that sees the others differently. */
@@ -133,6 +137,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
         bottom.firesAt(place),
         bank,
         group(c, place),
+        along(bottom, place),
         place % planes(c),
         plenum,
         collector);
@@ -149,6 +154,15 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
     long before =
         IntStream.range(0, place).filter(k -> bank(bottom, k) == bank(bottom, place)).count();
     return (int) (before % ExhaustSide.groups(c));
+  }
+
+  /** Cylinders of the same bank with a lower number. */
+  private static int along(BottomEnd bottom, int place) {
+    int number = bottom.firingOrder().get(place);
+    return (int)
+        bottom.firingOrder().stream()
+            .filter(n -> n < number && bottom.bank(n) == bottom.bank(number))
+            .count();
   }
 
   private static int bank(BottomEnd bottom, int place) {

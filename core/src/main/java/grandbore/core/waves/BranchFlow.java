@@ -8,8 +8,8 @@ public final class BranchFlow {
   /** Mass flow out of the pipe, kg/s. */
   public double massFlow;
 
-  /** Thrust along the axis of what it meets, over that one's own pressure, N. */
-  public double thrust;
+  /** Speed of it, m/s. */
+  public double speed;
 
   /** Stagnation enthalpy of the gas just inside the pipe, J/kg. */
   public double enthalpy;
@@ -20,23 +20,19 @@ public final class BranchFlow {
   /** Pressure that the flow met, Pa. */
   public double pressure;
 
-  /** How much arrives at a merge from it, m³/s; none from a pipe that leads away. */
-  public double arriving;
-
   /** Takes over all of another. */
   public void set(BranchFlow o) {
     massFlow = o.massFlow;
-    thrust = o.thrust;
+    speed = o.speed;
     enthalpy = o.enthalpy;
     burned = o.burned;
     pressure = o.pressure;
-    arriving = o.arriving;
   }
 
   /** What flows at a pipe's end into a volume at rest; the pressure met is said apart. */
   public void flowAt(PipeEnd end) {
     massFlow = end.massFlow();
-    thrust = 0;
+    speed = 0;
     enthalpy = end.pipeEnthalpy();
     burned = end.pipeBurned();
   }

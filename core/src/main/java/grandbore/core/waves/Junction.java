@@ -5,359 +5,329 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The cell where pipes meet: a collector. It holds mass, momentum along its own axis, energy and
- * burned mass; every pipe's end meets it through the HLLC flux. So a pulse keeps the part of its
- * momentum that points down the collector and the rest is lost, as in a merge of that angle. Walls
- * push with the cell's pressure.
- *
- * <p>Solved for the cell of volume V over all branches k, flows counted out of the pipes into it:
+ * Where pipes meet, without a volume of its own: one pressure p, and what flows in flows out. Along
+ * each pipe's outgoing characteristic, with Z = ρ c and speeds counted out of the pipe,
  *
  * <pre>
- * dm/dt   = Σ ṁ_k
- * dP/dt   = Σ cos α_k (F_k − p A_k)      momentum along the axis, F the momentum flow with pressure
- * dE/dt   = Σ Ė_k
- * dm_b/dt = Σ ṁ_b,k
+ * u_k = u_k⁻ + (p_k⁻ − p − δ_k)/Z_k,   Σ ρ_k u_k A_k = 0
  * </pre>
  *
- * <p>with p and axial velocity at the step's end (backward Euler on the linear sound waves of the
- * flux), so that the small cell sets no limit to the step. Units: kg, N s, J, m³, Pa, s; α is the
- * angle of a pipe to the axis, cos α = −1 for the collector's own pipe.
+ * <p>so that sound meets the closed form of branched tubes. What comes out of the pipes mixes; what
+ * goes in carries the mean stagnation enthalpy and composition of it. A pipe into which gas flows
+ * (u_i &lt; 0, v_i = −u_i) loses pressure by what it must turn and what it is too fast or too slow:
+ *
+ * <pre>
+ * δ_i = ρ_i v_i (Σ_j w_j u_j cos ¾τ_ij − v_i)
+ * </pre>
+ *
+ * <p>w_j the share of the mass that comes from pipe j, τ_ij the angle by which its flow turns into
+ * pipe i. With equal densities this is the loss 1 + q²ψ² − 2 q ψ cos ¾(π − θ) of M. D. Bassett, D.
+ * E. Winterbone and R. J. Pearson (2001) in heads of the flow that comes, q the ratio of flows, ψ
+ * of areas, θ the angle between the pipes; from memory. It goes to nothing with the square of the
+ * speed, so that it is smooth through a reversal.
  */
 public final class Junction {
   private static final class Branch {
     final Pipe pipe;
     final boolean atStart;
-    final double cosine;
+
+    /** Of the flow out of the pipe to the axis, rad. */
+    final double angle;
+
     final EndState inside = new EndState();
-    double mass;
-    double momentum;
-    double energy;
-    double burned;
+    double sound;
 
-    /** Thrust along the axis over the cell's own pressure, N. */
-    double axial;
+    /** Out of the pipe, m/s. */
+    double speed;
 
-    /** The cell's velocity as this pipe meets it, over the axial one. */
-    double facing;
+    /** δ, Pa. */
+    double loss;
 
-    /** Mass flow out lost to each pascal in the cell, kg/(s Pa). */
+    /** Flow at no pressure in the junction, kg/s, and what each pascal takes from it. */
+    double free;
+
     double answer;
+    double density;
+    double mass;
 
-    /** Thrust lost to each metre a second of axial velocity, N s/m. */
-    double push;
+    /** Of the gas that leaves the pipe, J/kg. */
+    double enthalpy;
 
-    /**
-     * @param cosine of the angle between the flow out of the pipe and the axis: 1 for a pipe that
-     *     flows straight in, −1 for the collector's own pipe, 0 for one from the side
-     */
-    Branch(Pipe pipe, boolean atStart, double cosine) {
+    Branch(Pipe pipe, boolean atStart, double angle) {
       this.pipe = pipe;
       this.atStart = atStart;
-      this.cosine = cosine;
+      this.angle = angle;
     }
   }
 
   private static final class Copy {
+    int branch;
     double mass;
-    double axial;
+    double speed;
     double enthalpy;
     double burned;
-    double arriving;
     double answer;
   }
 
-  /** Below this, m/s, flows share evenly. */
-  private static final double STILL = 20;
+  private static final int PASSES = 3;
+
+  /** Losses turn a flow by so much of its angle. */
+  private static final double TURNS = 0.75;
+
+  /** A flow smaller than this, kg/s, mixes nothing. */
+  private static final double STILL = 1e-9;
+
+  private static final double LEAST_PRESSURE = 0.02;
 
   private final WorkingGas gas;
-  private final double volume;
   private final List<Branch> branches = new ArrayList<>();
   private final List<Copy> copies = new ArrayList<>();
-  private double mass;
-  private double momentum;
-  private double energy;
-  private double burnedMass;
+  private double[][] cosines = {};
+  private int copied;
   private double pressure;
   private double temperature;
   private double burned;
-  private double gamma;
-  private int copied;
-  private double met;
-  private double rise;
-  private double ahead;
+  private double enthalpy;
 
   /**
-   * @param volume of the cell, m³
    * @param pressure at the beginning, Pa
    * @param temperature at the beginning, K
    * @param burned share at the beginning, by mass
    */
-  public Junction(
-      WorkingGas gas, double volume, double pressure, double temperature, double burned) {
+  public Junction(WorkingGas gas, double pressure, double temperature, double burned) {
     this.gas = gas;
-    this.volume = volume;
+    this.pressure = pressure;
     this.temperature = temperature;
-    mass = pressure * volume / (gas.gasConstant(burned) * temperature);
-    energy = mass * gas.energy(temperature, burned);
-    burnedMass = mass * burned;
-    settle();
+    this.burned = burned;
+    enthalpy = gas.enthalpy(temperature, burned);
   }
 
-  /** Takes over another junction's gas at its density, speed and temperature. */
+  /** Takes over another junction's gas as hot as it is. */
   public void startFrom(Junction o) {
-    double scale = volume / o.volume;
-    mass = scale * o.mass;
-    momentum = scale * o.momentum;
-    energy = scale * (o.energy + o.mass * gas.energyOver(o.gas, o.temperature, o.burned));
-    burnedMass = scale * o.burnedMass;
+    pressure = o.pressure;
     temperature = o.temperature;
-    settle();
+    burned = o.burned;
+    enthalpy = gas.enthalpyLike(o.gas, o.enthalpy, o.burned);
+    for (int k = 0; k < branches.size() && k < o.branches.size(); k++) {
+      branches.get(k).loss = o.branches.get(k).loss;
+      branches.get(k).speed = o.branches.get(k).speed;
+    }
   }
 
-  /** Joins a pipe; returns the number of the branch. */
+  /**
+   * Joins a pipe; returns the number of the branch.
+   *
+   * @param cosine of the angle between the flow out of the pipe and the axis: 1 for a pipe that
+   *     flows straight in, −1 for the one that leads away, 0 for one from the side
+   */
   public int join(Pipe pipe, boolean atStart, double cosine) {
-    branches.add(new Branch(pipe, atStart, cosine));
-    return branches.size() - 1;
+    branches.add(new Branch(pipe, atStart, Math.acos(cosine)));
+    int n = branches.size();
+    cosines = new double[n][n];
+    for (int i = 0; i < n; i++) {
+      for (int j = 0; j < n; j++) {
+        double turn = Math.abs(branches.get(j).angle - (Math.PI - branches.get(i).angle));
+        cosines[i][j] = Math.cos(TURNS * turn);
+      }
+    }
+    return n - 1;
   }
 
   /**
    * Adds a pipe that is not a branch but the copy of one, shifted in phase.
    *
+   * @param branch of which it is a copy
    * @param flows as {@link #branchFlow} tells them, of the step now
    * @param share of such a pipe
-   * @param admittance mass flow out lost to each pascal that the cell rises in the step, kg/(s Pa)
+   * @param admittance mass flow out lost to each pascal that the pressure rises in the step, kg/(s
+   *     Pa)
    */
-  public void add(BranchFlow flows, double share, double admittance) {
+  public void add(int branch, BranchFlow flows, double share, double admittance) {
     if (copied == copies.size()) {
       copies.add(new Copy());
     }
     var copy = copies.get(copied++);
+    copy.branch = branch;
     copy.mass = share * flows.massFlow;
-    copy.axial = share * flows.thrust;
+    copy.speed = flows.speed;
     copy.enthalpy = flows.enthalpy;
     copy.burned = flows.burned;
-    copy.arriving = share * flows.arriving;
     copy.answer = share * admittance;
   }
 
-  /** Finds the fluxes of all branches and moves the cell on by a step. */
-  public void couple(double dt) {
-    double dm = 0;
-    double dMomentum = 0;
-    double axial = momentum / mass;
-    double arriving = 0;
-    double outletArea = 0;
-    double sumOut = 0;
-    for (int k = 0; k < copied; k++) {
-      var c = copies.get(k);
-      dm += c.mass;
-      dMomentum += c.axial;
-      arriving += c.arriving;
-      sumOut += c.answer;
-    }
+  /** Finds the flows of all branches. */
+  public void couple() {
+    double before = pressure;
     for (int k = 0; k < branches.size(); k++) {
       var b = branches.get(k);
       b.pipe.endState(b.atStart, b.inside);
-      if (b.cosine > 0) {
-        arriving += arriving(b);
-      } else if (b.cosine < 0) {
-        outletArea += b.inside.area;
-      }
+      b.sound = Math.sqrt(b.inside.gamma * b.inside.pressure / b.inside.density);
     }
-    double sumFacing = 0;
-    double thrustOut = 0;
-    double thrustFacing = 0;
+    double p = before;
+    for (int pass = 0; pass < PASSES; pass++) {
+      for (int k = 0; k < branches.size(); k++) {
+        open(branches.get(k), p);
+      }
+      p = balance(before);
+      for (int k = 0; k < branches.size(); k++) {
+        flow(branches.get(k), p);
+      }
+      mix(p - before);
+      lose();
+    }
+    for (int k = 0; k < copied; k++) {
+      copies.get(k).mass -= copies.get(k).answer * (p - before);
+    }
+    pressure = p;
+    for (int k = 0; k < branches.size(); k++) {
+      hand(branches.get(k), p);
+    }
+    copied = 0;
+  }
+
+  /** How a branch answers pressures near one: straight in the pressure, at most sonic. */
+  private void open(Branch b, double p) {
+    var in = b.inside;
+    double impedance = in.density * b.sound;
+    double face = Math.max(LEAST_PRESSURE * in.pressure, p + b.loss);
+    double speed = in.velocity + (in.pressure - face) / impedance;
+    b.density =
+        speed >= 0
+            ? in.density * Math.pow(face / in.pressure, 1 / in.gamma)
+            : face / (gas.gasConstant(burned) * temperature);
+    if (Math.abs(speed) < b.sound) {
+      b.answer = b.density * in.area / impedance;
+      b.free = b.density * in.area * in.velocity + b.answer * (in.pressure - b.loss);
+    } else {
+      b.answer = 0;
+      b.free = Math.copySign(b.density * in.area * b.sound, speed);
+    }
+  }
+
+  /** The pressure at which as much flows in as out. */
+  private double balance(double before) {
+    double flow = 0;
+    double answer = 0;
+    for (int k = 0; k < branches.size(); k++) {
+      flow += branches.get(k).free;
+      answer += branches.get(k).answer;
+    }
+    for (int k = 0; k < copied; k++) {
+      flow += copies.get(k).mass + copies.get(k).answer * before;
+      answer += copies.get(k).answer;
+    }
+    return answer > 0 ? flow / answer : before;
+  }
+
+  private void flow(Branch b, double p) {
+    var in = b.inside;
+    b.mass = b.free - b.answer * p;
+    b.speed = b.mass / (b.density * in.area);
+    double cooler =
+        b.mass > 0
+            ? Math.pow(
+                Math.max(LEAST_PRESSURE, (p + b.loss) / in.pressure), (in.gamma - 1) / in.gamma)
+            : 1;
+    b.enthalpy = gas.enthalpy(in.temperature * cooler, in.burned) + 0.5 * b.speed * b.speed;
+  }
+
+  /** What comes out of the pipes, mixed. */
+  private void mix(double rise) {
+    double sum = 0;
+    double heat = 0;
+    double warm = 0;
+    double spent = 0;
     for (int k = 0; k < branches.size(); k++) {
       var b = branches.get(k);
-      b.facing = facing(b, arriving, outletArea);
-      flux(b, axial, b.facing * axial);
-      double sound = Math.sqrt(b.inside.gamma * b.inside.pressure / b.inside.density);
-      b.answer = 0.5 * b.inside.area / sound;
-      double rho = mass / volume;
-      dm += b.mass;
-      // Thrust of the gas less the cell's own pressure on the same area: zero at rest.
-      dMomentum += b.cosine * (b.momentum - pressure * b.inside.area);
-      sumOut += b.answer;
-      sumFacing += 0.5 * rho * b.inside.area * b.facing;
-      thrustOut += b.cosine * 0.5 * b.inside.area;
-      b.push = 0.5 * rho * sound * b.inside.area * b.facing;
-      thrustFacing += b.cosine * b.push;
+      if (b.mass > 0) {
+        sum += b.mass;
+        heat += b.mass * b.enthalpy;
+        warm += b.mass * b.inside.temperature;
+        spent += b.mass * b.inside.burned;
+      }
     }
-    settleAhead(dt, dm, dMomentum, sumOut, sumFacing, thrustOut, thrustFacing);
-    dm = 0;
-    dMomentum = 0;
-    double de = 0;
-    double db = 0;
+    double near = sum > 0 ? warm / sum : temperature;
     for (int k = 0; k < copied; k++) {
       var c = copies.get(k);
       double flow = c.mass - c.answer * rise;
-      boolean out = flow > 0;
-      dm += flow;
-      dMomentum += c.axial;
-      de += flow * (out ? c.enthalpy : enthalpy());
-      db += flow * (out ? c.burned : burned);
+      if (flow > 0) {
+        sum += flow;
+        heat += flow * c.enthalpy;
+        spent += flow * c.burned;
+      }
     }
-    copied = 0;
-    for (int k = 0; k < branches.size(); k++) {
-      var b = branches.get(k);
-      double more = b.facing * 0.5 * (mass / volume) * b.inside.area * ahead - b.answer * rise;
-      b.mass += more;
-      boolean out = b.mass > 0;
-      b.momentum += 0.5 * b.inside.area * rise - b.push * ahead;
-      b.energy += more * (out ? enthalpyInside(b) : enthalpy());
-      b.burned += more * (out ? b.inside.burned : burned);
-      dm += b.mass;
-      b.axial = b.cosine * (b.momentum - (pressure + rise) * b.inside.area);
-      dMomentum += b.axial;
-      de += b.energy;
-      db += b.burned;
-      b.pipe.endFlow(b.atStart, b.mass, b.momentum, b.energy, b.burned);
+    if (sum > STILL) {
+      enthalpy = heat / sum;
+      burned = Math.clamp(spent / sum, 0, 1);
+      double g = gas.gamma(near, burned);
+      double cp = g * gas.gasConstant(burned) / (g - 1);
+      double warmer = near + (enthalpy - gas.enthalpy(near, burned)) / cp;
+      temperature = Math.clamp(warmer, WorkingGas.FLOOR, WorkingGas.CEILING);
     }
-    met = pressure + rise;
-    mass += dm * dt;
-    momentum += dMomentum * dt;
-    energy += de * dt;
-    burnedMass += db * dt;
-    settle();
   }
 
-  /**
-   * The change of the cell's pressure and axial velocity over a step, taken as if the flows already
-   * answered it (backward Euler on the linear sound waves of {@link #flux}): the small cell then
-   * sets no limit to the step.
-   */
-  private void settleAhead(
-      double dt,
-      double dm,
-      double thrust,
-      double massOut,
-      double massFacing,
-      double thrustOut,
-      double thrustFacing) {
-    double rho = mass / volume;
-    double c2 = gamma * pressure / rho;
-    double a11 = volume / c2 + dt * massOut;
-    double a12 = -dt * massFacing;
-    double a21 = dt * thrustOut;
-    double a22 = volume * rho + dt * thrustFacing;
-    double r1 = dt * dm;
-    double r2 = dt * (thrust - momentum / mass * dm);
-    double det = a11 * a22 - a12 * a21;
-    double fully = (r1 * a22 - r2 * a12) / det;
-    // Not clamped by the library, which has no answer where the gas has left the model's range.
-    rise = Math.max(-0.5 * pressure, Math.min(fully, pressure));
-    double faster = (a11 * r2 - a21 * r1) / det;
-    double sound = Math.sqrt(c2);
-    ahead = Math.max(-0.5 * sound, Math.min(faster, 0.5 * sound));
-  }
-
-  private double enthalpyInside(Branch b) {
-    return gas.enthalpy(b.inside.temperature, b.inside.burned)
-        + 0.5 * b.inside.velocity * b.inside.velocity;
-  }
-
-  private void settle() {
-    burned = Math.clamp(burnedMass / mass, 0, 1);
-    double u = momentum / mass;
-    temperature = gas.temperature(energy / mass - 0.5 * u * u, burned, temperature);
-    double r = gas.gasConstant(burned);
-    gamma = 1 + r / gas.cv(temperature, burned);
-    pressure = mass * r * temperature / volume;
-  }
-
-  /**
-   * The cell's velocity as a pipe's end meets it, over the axial one: the flow down the outlet,
-   * shared out by what arrives from each pipe, over that pipe's own area. So a sound wave splits at
-   * a step in area as the closed form has it; a pipe from which nothing arrives meets gas that does
-   * not move its way.
-   */
-  private static double facing(Branch b, double arriving, double outletArea) {
-    if (b.cosine <= 0) {
-      return b.cosine;
+  private void lose() {
+    for (int i = 0; i < branches.size(); i++) {
+      var b = branches.get(i);
+      if (b.mass >= 0) {
+        b.loss = 0;
+        continue;
+      }
+      double sum = 0;
+      double arriving = 0;
+      for (int j = 0; j < branches.size(); j++) {
+        var o = branches.get(j);
+        if (o.mass > 0) {
+          sum += o.mass;
+          arriving += o.mass * o.speed * cosines[i][j];
+        }
+      }
+      for (int k = 0; k < copied; k++) {
+        var c = copies.get(k);
+        if (c.mass > 0) {
+          sum += c.mass;
+          arriving += c.mass * c.speed * cosines[i][c.branch];
+        }
+      }
+      double meets = sum > STILL ? arriving / sum : 0;
+      b.loss = -b.density * b.speed * (meets + b.speed);
     }
-    return outletArea / b.inside.area * arriving(b) / arriving;
   }
 
-  private static double arriving(Branch b) {
-    return (Math.max(0, b.inside.velocity) + STILL) * b.inside.area;
+  private void hand(Branch b, double p) {
+    boolean out = b.mass > 0;
+    double face = p + b.loss;
+    b.pipe.endFlow(
+        b.atStart,
+        b.mass,
+        b.mass * b.speed + face * b.inside.area,
+        b.mass * (out ? b.enthalpy : enthalpy),
+        b.mass * (out ? b.inside.burned : burned));
   }
 
-  /** HLLC between the pipe's end (left, outward positive) and the cell. */
-  private void flux(Branch b, double axial, double uJ) {
-    var in = b.inside;
-    double rhoJ = mass / volume;
-    double cL = Math.sqrt(in.gamma * in.pressure / in.density);
-    double cR = Math.sqrt(gamma * pressure / rhoJ);
-    double sL = Math.min(in.velocity - cL, uJ - cR);
-    double sR = Math.max(in.velocity + cL, uJ + cR);
-    double mL = in.density * (sL - in.velocity);
-    double mR = rhoJ * (sR - uJ);
-    double star = (pressure - in.pressure + mL * in.velocity - mR * uJ) / (mL - mR);
-    boolean out = star >= 0;
-    double rho = out ? in.density : rhoJ;
-    double u = out ? in.velocity : uJ;
-    double p = out ? in.pressure : pressure;
-    double y = out ? in.burned : burned;
-    double s = out ? sL : sR;
-    double m = out ? mL : mR;
-    double e = gas.energy(p / (rho * gas.gasConstant(y)), y) + 0.5 * (out ? u * u : axial * axial);
-    double rhoStar = rho;
-    double uStar = u;
-    double pStar = p;
-    double eStar = e;
-    if (out ? s < 0 : s > 0) {
-      rhoStar = m / (s - star);
-      uStar = star;
-      pStar = p + m * (star - u);
-      eStar = e + (star - u) * (star + p / m);
-    }
-    b.mass = rhoStar * uStar * in.area;
-    b.momentum = b.mass * uStar + pStar * in.area;
-    b.energy = b.mass * eStar + uStar * pStar * in.area;
-    b.burned = b.mass * y;
-  }
-
-  /**
-   * Flow out of a branch's pipe into the cell, mass and axial momentum; stagnation enthalpy, J/kg,
-   * and burned share of the gas just inside that pipe; how much arrives from it, m³/s.
-   */
+  /** Flow out of a branch's pipe in the last step, with the gas just inside it. */
   public void branchFlow(int branch, BranchFlow out) {
     var b = branches.get(branch);
     out.massFlow = b.mass;
-    out.thrust = b.axial;
-    out.enthalpy = enthalpyInside(b);
+    out.speed = b.speed;
+    out.enthalpy =
+        gas.enthalpy(b.inside.temperature, b.inside.burned)
+            + 0.5 * b.inside.velocity * b.inside.velocity;
     out.burned = b.inside.burned;
-    out.arriving = b.cosine > 0 ? arriving(b) : 0;
   }
 
-  /** Of the cell, Pa. */
+  /** Where the pipes meet, Pa. */
   public double pressure() {
     return pressure;
   }
 
-  /** The pressure that the last step's flows met, Pa. */
-  public double met() {
-    return met;
-  }
-
-  /** Stagnation enthalpy of the gas in the cell, J/kg. */
+  /** Stagnation enthalpy of what mixes, J/kg. */
   public double enthalpy() {
-    double u = momentum / mass;
-    return gas.enthalpy(temperature, burned) + 0.5 * u * u;
+    return enthalpy;
   }
 
-  /** Burned share of the cell's gas, by mass. */
+  /** Burned share of what mixes, by mass. */
   public double burned() {
     return burned;
-  }
-
-  /** Gas in the cell, kg. */
-  public double mass() {
-    return mass;
-  }
-
-  /** Total energy of the gas in the cell, J. */
-  public double energy() {
-    return energy;
   }
 }

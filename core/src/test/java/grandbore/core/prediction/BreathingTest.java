@@ -110,7 +110,7 @@ class BreathingTest extends EngineTest {
     assertThat(power(with(EIGHT, "mixture.lambda", 1.1, Measure.NONE))).isLessThan(0.95 * best);
     assertThat(power(with(EIGHT, "mixture.lambda", 0.68, Measure.NONE))).isLessThan(0.99 * best);
     double methanol = power(EIGHT.with("mixture.fuel", FuelKind.METHANOL));
-    assertThat(methanol / best).isBetween(1.0, 1.15);
+    assertThat(methanol / best).isBetween(1.05, 1.3);
   }
 
   /** Timing steps give falling returns: 30, 32, 34, 35° gave 538, 546, 552, 555 hp. */
@@ -129,9 +129,9 @@ class BreathingTest extends EngineTest {
     }
     assertThat(torques.get(0)).isBetween(0.90, 0.992);
     assertThat(torques.get(1)).isBetween(0.97, 0.999);
-    assertThat(torques.get(2)).isCloseTo(1, within(0.003));
+    assertThat(torques.get(2)).isCloseTo(1, within(0.006));
     assertThat(torques.get(3)).isCloseTo(1, within(0.003));
-    assertThat(torques.get(4)).isCloseTo(1, within(0.003));
+    assertThat(torques.get(4)).isCloseTo(1, within(0.006));
     assertThat(torques.get(5)).isLessThan(1.001);
     assertThat(torques.get(0)).isLessThan(torques.get(1));
   }

@@ -41,6 +41,7 @@ class CylinderTest {
         new FlameSpeed(FuelKind.PUMP_93, 0.9),
         FlameSurface.of(chamber, 0.088),
         chamber.squish(),
+        0,
         1);
   }
 

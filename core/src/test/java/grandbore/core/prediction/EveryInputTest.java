@@ -212,7 +212,6 @@ class EveryInputTest extends EngineTest {
    * angles in what meets what; nitrous switches at another speed than this one.
    */
   private static final String[] STILL = {
-    "compression.planArea",
     "compression.intakePocket",
     "compression.exhaustPocket",
     "weights.bigEnd",

@@ -64,6 +64,7 @@ class FlameCycleTest {
                   new FlameSpeed(FuelKind.PUMP_93, 0.88),
                   FlameSurface.of(shape, STROKE),
                   shape.squish(),
+                  valves > 2 ? 1 : 0,
                   1),
               98,
               (p, t, v, s, o, f) -> EngineParts.WALL_HEAT * woschni.coefficient(p, t, v, s, o, f),

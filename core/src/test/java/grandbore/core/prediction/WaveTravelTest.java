@@ -166,8 +166,9 @@ class WaveTravelTest extends EngineTest {
           switch (d.duct()) {
             case INTAKE -> length(path, Part.RUNNER) + length(path, Part.INTAKE_PORT);
             case EXHAUST -> length(path, Part.EXHAUST_PORT) + length(path, Part.PRIMARY);
-            case SECONDARY -> length(path, Part.SECONDARY);
-            case COLLECTOR -> length(path, Part.COLLECTOR);
+            // Each begins with the cone of the merge, as long as it is wide.
+            case SECONDARY -> length(path, Part.SECONDARY) + c.exhaust().secondaryDiameter().si();
+            case COLLECTOR -> length(path, Part.COLLECTOR) + c.exhaust().collectorDiameter().si();
             case TAIL -> length(path, Part.TAIL);
           };
       // The solved pipe is cylinder 1's, and an open end's has its correction, six tenths a radius.

@@ -23,7 +23,7 @@ class GasTakenOverTest {
   @CsvSource({"300, 0", "420, 0.05", "900, 0.3", "1300, 1", "2600, 1"})
   void aVolumeAndAJunctionKeepWhatTheirGasIs(double temperature, double burned) {
     var from = new Volume(LEAN, 2e-3, 1.3e5, temperature, burned);
-    var merge = new Junction(LEAN, 3e-4, 1.3e5, temperature, burned);
+    var merge = new Junction(LEAN, 1.3e5, temperature, burned);
     for (var gas : OTHERS) {
       var to = new Volume(gas, 3e-3, 1e5, 300, 0);
       to.startFrom(from);
@@ -38,10 +38,9 @@ class GasTakenOverTest {
       double energy = to.mass() * gas.energy(from.temperature(), burned);
       assertThat(to.energy()).isCloseTo(energy, within(1e-6 * Math.abs(energy) + 1e-9));
 
-      var cell = new Junction(gas, 3e-4, 1e5, 300, 0);
+      var cell = new Junction(gas, 1e5, 300, 0);
       cell.startFrom(merge);
       assertThat(cell.burned()).isCloseTo(burned, within(1e-12));
-      assertThat(cell.mass()).isCloseTo(merge.mass(), within(1e-12 * merge.mass()));
       double hot = gas.enthalpy(temperature, burned);
       assertThat(cell.enthalpy()).isCloseTo(hot, within(2e-6 * Math.abs(hot) + 1));
     }

@@ -61,7 +61,8 @@ public final class HeadsPage {
                 "heads.exhaustPortLength",
                 "heads.intakePortVolume",
                 "heads.exhaustPortVolume",
-                "heads.plugOffset"));
+                "heads.plugOffset",
+                "heads.tumble"));
   }
 
   private static Node ports(Session session) {
