@@ -439,6 +439,11 @@ final class Cylinder implements Reservoir {
     return closing != null && closing.charge.phase > Math.PI;
   }
 
+  /** How long before top centre the charge was last closed in, rad. */
+  double closedBefore() {
+    return CYCLE - closing.charge.phase;
+  }
+
   void setSpark(double advance) {
     charge.sparkAdvance = advance;
   }

@@ -9,6 +9,10 @@ final class SparkSearch {
   private static final double STEP = Math.toRadians(4);
   private static final double LEAST = Math.toRadians(4);
   private static final double MOST = Math.toRadians(84);
+
+  /** A charge is closed in for so much of a turn before it is lit, rad. */
+  private static final double CLOSED_SINCE = Math.toRadians(6);
+
   private static final double EARLIEST_RETARD = Math.toRadians(-40);
   private static final double FINE = Math.toRadians(0.02);
   private static final double NO_KNOCK = 1e-9;
@@ -41,7 +45,9 @@ final class SparkSearch {
    * A parabola through three closed cycles finds the spark of most work; knock may hold it back.
    */
   void seek(Cylinder cylinder, double speed, double piston) {
-    double at = Math.clamp(spark, LEAST + STEP, MOST - STEP);
+    double most =
+        Math.max(LEAST + STEP, Math.min(MOST, cylinder.closedBefore() - CLOSED_SINCE) - STEP);
+    double at = Math.clamp(spark, LEAST + STEP, most);
     double low = cylinder.closedCycle(at - STEP, speed, piston).work();
     double mid = cylinder.closedCycle(at, speed, piston).work();
     double high = cylinder.closedCycle(at + STEP, speed, piston).work();
@@ -50,7 +56,7 @@ final class SparkSearch {
         bend < 0
             ? Math.clamp(0.5 * STEP * (low - high) / bend, -2 * STEP, 2 * STEP)
             : Math.copySign(STEP, high - low);
-    spark = Math.clamp(at + move, LEAST + STEP, MOST - STEP);
+    spark = Math.clamp(at + move, LEAST + STEP, most);
     if (heedsKnock) {
       spark = Math.min(spark, limit(cylinder, speed, piston, spark));
     }

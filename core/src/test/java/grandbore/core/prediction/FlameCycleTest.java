@@ -167,7 +167,7 @@ class FlameCycleTest {
         double work = before.work + f * (now.work - before.work);
         assertThat(work / best.work)
             .as("%d valves, %s:1, %.0f° late", valves, ratio, later[next])
-            .isCloseTo(left[next], within(later[next] > 20 ? 0.065 : 0.04));
+            .isCloseTo(left[next], within(later[next] > 20 ? 0.065 : 0.045));
         next++;
       }
       before = now;

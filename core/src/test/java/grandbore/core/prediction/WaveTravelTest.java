@@ -117,19 +117,18 @@ class WaveTravelTest extends EngineTest {
       double leaves = rise(t, d, 3);
       double turned = runs(t, d, 0, d.length(), leaves, 1);
       there[k] = runs(t, d, d.length(), 0, turned, -1) - leaves;
-      at[k] = falls(t, d) - leaves;
+      at[k] = falls(t, d, leaves + there[k]) - leaves;
     }
     double acoustic = Math.toDegrees(there[1] - there[0]);
     assertThat(acoustic).isBetween(10.0, 40.0);
     assertThat(Math.toDegrees(at[1] - at[0])).isCloseTo(acoustic, within(0.35 * acoustic));
   }
 
-  /** The angle of the lowest pressure at the valve while it is open, rad. */
-  private static double falls(Trace t, DuctTrace d) {
+  /** The angle of the lowest pressure at the valve within an eighth of a turn of an angle, rad. */
+  private static double falls(Trace t, DuctTrace d, double near) {
     var p = d.of(State.PRESSURE);
-    var lift = t.of(Kind.EXHAUST_LIFT);
-    int lowest = row(t, opens(t));
-    for (int i = lowest; i < p.length && (lift[i] > 0 || i < lowest + 5); i++) {
+    int lowest = row(t, near - Math.PI / 4);
+    for (int i = lowest; i < p.length && t.angles()[i] < near + Math.PI / 4; i++) {
       lowest = p[i][1] < p[lowest][1] ? i : lowest;
     }
     return t.angles()[lowest];
