@@ -51,7 +51,7 @@ class DynoBookTest {
     var band = WantedBand.of(demo.build().combination().brief());
     var effects = Effect.of(book.good(), Standard.SAE_J1349, band.from(), band.to());
     assertThat(effects).hasSize(8).anyMatch(e -> e.told() == Effect.Told.GAIN);
-    assertThat(effects).anyMatch(e -> e.told() == Effect.Told.NOT_TOLD);
+    assertThat(effects).anyMatch(e -> e.told() == Effect.Told.LOSS);
     var learned = book.calibrations().getLast();
     assertThat(learned.pulls()).hasSize(11);
     assertThat(learned.after()).isLessThan(0.5 * learned.before());
