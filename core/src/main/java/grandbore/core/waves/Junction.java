@@ -50,6 +50,9 @@ public final class Junction {
     double density;
     double mass;
 
+    /** Pressure at the pipe's end where it is choked, Pa. */
+    double choked;
+
     /** Of the gas that leaves the pipe, J/kg. */
     double enthalpy;
 
@@ -78,6 +81,9 @@ public final class Junction {
   private static final double STILL = 1e-9;
 
   private static final double LEAST_PRESSURE = 0.02;
+
+  /** Of the pressure in a pipe: the formula is for flows well under the speed of sound. */
+  private static final double MOST_LOSS = 0.25;
 
   private final WorkingGas gas;
   private final List<Branch> branches = new ArrayList<>();
@@ -191,17 +197,23 @@ public final class Junction {
     double impedance = in.density * b.sound;
     double face = Math.max(LEAST_PRESSURE * in.pressure, p + b.loss);
     double speed = in.velocity + (in.pressure - face) / impedance;
+    boolean sonic = Math.abs(speed) >= b.sound;
+    if (sonic) {
+      // No faster than sound: the pressure at the pipe's end is what the characteristic then has.
+      speed = Math.copySign(b.sound, speed);
+      face =
+          Math.max(LEAST_PRESSURE * in.pressure, in.pressure + impedance * (in.velocity - speed));
+      b.choked = face;
+    }
     b.density =
         speed >= 0
             ? in.density * Math.pow(face / in.pressure, 1 / in.gamma)
             : face / (gas.gasConstant(burned) * temperature);
-    if (Math.abs(speed) < b.sound) {
-      b.answer = b.density * in.area / impedance;
-      b.free = b.density * in.area * in.velocity + b.answer * (in.pressure - b.loss);
-    } else {
-      b.answer = 0;
-      b.free = Math.copySign(b.density * in.area * b.sound, speed);
-    }
+    b.answer = sonic ? 0 : b.density * in.area / impedance;
+    b.free =
+        sonic
+            ? b.density * in.area * speed
+            : b.density * in.area * in.velocity + b.answer * (in.pressure - b.loss);
   }
 
   /** The pressure at which as much flows in as out. */
@@ -226,9 +238,14 @@ public final class Junction {
     double cooler =
         b.mass > 0
             ? Math.pow(
-                Math.max(LEAST_PRESSURE, (p + b.loss) / in.pressure), (in.gamma - 1) / in.gamma)
+                Math.max(LEAST_PRESSURE, face(b, p) / in.pressure), (in.gamma - 1) / in.gamma)
             : 1;
     b.enthalpy = gas.enthalpy(in.temperature * cooler, in.burned) + 0.5 * b.speed * b.speed;
+  }
+
+  /** Pressure at a pipe's end, Pa. */
+  private static double face(Branch b, double p) {
+    return b.answer == 0 ? b.choked : p + b.loss;
   }
 
   /** What comes out of the pipes, mixed. */
@@ -290,13 +307,15 @@ public final class Junction {
         }
       }
       double meets = sum > STILL ? arriving / sum : 0;
-      b.loss = -b.density * b.speed * (meets + b.speed);
+      double loss = -b.density * b.speed * (meets + b.speed);
+      double most = MOST_LOSS * Math.abs(b.inside.pressure);
+      b.loss = Math.max(-most, Math.min(loss, most));
     }
   }
 
   private void hand(Branch b, double p) {
     boolean out = b.mass > 0;
-    double face = p + b.loss;
+    double face = face(b, p);
     b.pipe.endFlow(
         b.atStart,
         b.mass,
