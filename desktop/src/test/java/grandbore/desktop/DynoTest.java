@@ -186,7 +186,7 @@ class DynoTest extends BenchTest {
   @Test
   void logTellsChangesAndThePointerPutsSparksRight() {
     view("dyno-log");
-    until("effects", () -> said("#dyno-effects-table").contains("not told from chance"));
+    until("effects", () -> said("#dyno-effects-table").contains("a gain"));
     assertThat(text("#dyno-repeats")).contains("repeat to");
     type("#dyno-pointer", "3");
     press("#dyno-prove");

@@ -49,6 +49,8 @@ class ResultsTest extends BenchTest {
     station("prediction");
     until("solved", () -> text("#results-status").contains("6,000 rpm, every cylinder solved"));
     assertThat(text("#worst-cylinder")).contains("fill alike", "hottest", "nearest to knock");
+    assertThat(text("#flame-words"))
+        .matches("Spark \\d+° before top centre; a tenth burned at .*Ten degrees less spark: -.*");
     // With one poor port it says which cylinder goes short.
     edit("heads.intakeShares", List.of(1.0, 1.0, 0.9, 1.0));
     until("unequal", () -> text("#worst-cylinder").contains("Cylinder 3 gets least charge"));

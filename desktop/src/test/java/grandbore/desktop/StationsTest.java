@@ -189,6 +189,7 @@ class StationsTest extends BenchTest {
   /** A fuel too poor and springs too weak are said at the foot, and are gone once cured. */
   @Test
   void theFootSaysWhatTheCurveRunsInto() {
+    edit("mixture.fuel", FuelKind.RACE_116);
     until("the curve stands", () -> text("#foot").startsWith("Nothing measured"));
     edit("mixture.fuel", FuelKind.PUMP_87);
     until(

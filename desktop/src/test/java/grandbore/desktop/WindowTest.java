@@ -292,6 +292,8 @@ class WindowTest extends BenchTest {
   void whatTheEngineRunsIntoIsMarkedOnTheCurve() throws Exception {
     var tools = (PlotTools) robot.lookup("#curve-export").query().getParent();
     var drawing = folder.resolve("curve.svg");
+    edit("mixture.fuel", FuelKind.RACE_116);
+    settle();
     edit("mixture.fuel", FuelKind.PUMP_87);
     settle();
     robot.interact(() -> tools.save(drawing));

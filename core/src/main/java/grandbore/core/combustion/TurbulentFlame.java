@@ -150,6 +150,11 @@ public record TurbulentFlame(
     }
   }
 
+  /** Radius of the flame, m. */
+  public double radius(State s, Ahead at) {
+    return surface.radius(inside(s.entrained, at), at.depth);
+  }
+
   /** What was squeezed out turns to turbulence as all mean motion does. */
   private static void cascade(State s, double squeeze, double dt) {
     if (s.squeezed > 0) {

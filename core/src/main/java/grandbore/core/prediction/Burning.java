@@ -136,6 +136,25 @@ final class Burning {
     return flame.unburned;
   }
 
+  /** Temperature of what has burned, K. */
+  double burnedTemperature() {
+    return flame.hot;
+  }
+
+  /** Share burned of what burns. */
+  double shareBurned() {
+    return flame.share / flame.inTheEnd;
+  }
+
+  /** Whether a flame has not reached all of the charge. */
+  boolean isRunning() {
+    return flame.lit && flame.front.entrained() < 0.999;
+  }
+
+  TurbulentFlame.State front() {
+    return flame.front;
+  }
+
   /** Time over delay, summed: one where the end gas fires. */
   double knock() {
     return flame.knock;

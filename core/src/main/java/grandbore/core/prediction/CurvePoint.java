@@ -69,6 +69,9 @@ public record CurvePoint(
    * @param peakPressure of the cylinder that has most, Pa
    * @param peakAngle crank rad after top centre
    * @param heatShare heat to the cylinders' walls over the heat of the fuel
+   * @param tenLess what ten degrees less spark would add to the torque, as a share; not a number
+   *     where it can't be told
+   * @param tenMore what ten degrees more would
    */
   public record Flame(
       double spark,
@@ -76,7 +79,9 @@ public record CurvePoint(
       double turbulence,
       double peakPressure,
       double peakAngle,
-      double heatShare) {}
+      double heatShare,
+      double tenLess,
+      double tenMore) {}
 
   /**
    * Where a tenth, half and nine tenths of what burns have burned, crank rad after top centre: at

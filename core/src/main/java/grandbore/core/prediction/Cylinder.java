@@ -487,6 +487,26 @@ final class Cylinder implements Reservoir {
     return geometry;
   }
 
+  /** Share burned of what burns of the charge; not a number while a valve is open. */
+  double shareBurned() {
+    return charge.closed ? burning.shareBurned() : Double.NaN;
+  }
+
+  /** Radius of the flame, m; not a number where none runs. */
+  double flameRadius() {
+    return burning.isRunning() ? flame.radius(burning.front(), ahead()) : Double.NaN;
+  }
+
+  /** Of what has not burned, K; not a number where no flame is. */
+  double unburnedTemperature() {
+    return burning.isLit() ? burning.unburnedTemperature() : Double.NaN;
+  }
+
+  /** Of what has burned, K; not a number where there is too little. */
+  double burnedTemperature() {
+    return burning.hasTwoZones(charge.mass) ? burning.burnedTemperature() : Double.NaN;
+  }
+
   /** Volume of the gas with the crevice, m³. */
   double volume() {
     return volume + crevice.volume();

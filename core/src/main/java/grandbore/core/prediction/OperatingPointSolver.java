@@ -22,6 +22,8 @@ final class OperatingPointSolver {
   private static final int MOST_COPIED = 40;
   private static final int MOST_WHOLE = 60;
   private static final int SPARK_CYCLES = 6;
+  private static final int SOUGHT_EVERY = 3;
+  private static final int LAST_SOUGHT = 24;
 
   /** A spark that moves by less is not sought on, rad. */
   private static final double STILL_SPARK = Math.toRadians(0.1);
@@ -181,6 +183,8 @@ final class OperatingPointSolver {
       if (seeking && (cycle > 0 || !near)) {
         double moved = seekSpark(speed, piston);
         seeking = cycle + 1 < SPARK_CYCLES && (cycle < 2 || moved > STILL_SPARK);
+      } else if (spark.seeks() && isSoughtAgain(cycle)) {
+        seekSpark(speed, piston);
       }
       boolean broken = !cycle(speed, piston);
       plenum = network.intake().takeMeanPressure();
@@ -217,6 +221,11 @@ final class OperatingPointSolver {
     }
     return new PointSummary(parts, network, friction, relief, plenum)
         .point(rpm, spark, in, out, cycle, cellSteps, settling.change(), converged, note);
+  }
+
+  /** A run that takes long has come to another charge than the one that the spark was sought on. */
+  private static boolean isSoughtAgain(int cycle) {
+    return cycle > SPARK_CYCLES && cycle <= LAST_SOUGHT && cycle % SOUGHT_EVERY == 0;
   }
 
   /** Why no charge was trapped. */

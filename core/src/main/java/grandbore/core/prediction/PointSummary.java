@@ -29,6 +29,9 @@ final class PointSummary {
     this.plenum = plenum;
   }
 
+  /** Ten degrees of spark, rad. */
+  private static final double TEN = Math.toRadians(10);
+
   CurvePoint point(
       double rpm,
       SparkSearch spark,
@@ -103,6 +106,9 @@ final class PointSummary {
     double drive = network.supply().drivePower() / (speed * perTurn);
     double torque = ((gross + pump) / swept - fmep - drive) * perTurn;
     double power = torque * speed;
+    double piston = 2 * c.bottomEnd().stroke().si() * rpm / 60;
+    boolean tries = converged && worst.cylinder().canTry();
+    double each = 4 * Math.PI * torque / c.bottomEnd().cylinders();
     double charge = fresh * c.bottomEnd().cylinders() * speed / (4 * Math.PI);
     double air = charge * parts.gas().airMassFraction();
     double density = Air.density(outside, c.weather().temperature().si());
@@ -111,10 +117,7 @@ final class PointSummary {
         fresh * parts.gas().fuelMassFraction() * c.mixture().fuel().lowerHeatingValue();
     double wanted =
         octane - research + Knock.octaneWanted(research, worst.cylinder().lastCycle().knock);
-    double advance =
-        converged && worst.cylinder().canTry()
-            ? spark.margin(worst.cylinder(), speed, 2 * c.bottomEnd().stroke().si() * rpm / 60)
-            : Double.NaN;
+    double advance = tries ? spark.margin(worst.cylinder(), speed, piston) : Double.NaN;
     return new CurvePoint(
         rpm,
         torque,
@@ -135,7 +138,9 @@ final class PointSummary {
             stirred,
             peak.peakPressure,
             peak.peakAngle,
-            heat / fuelHeat),
+            heat / fuelHeat,
+            tries ? spark.gain(-TEN, worst.cylinder(), speed, piston) / each : Double.NaN,
+            tries ? spark.gain(TEN, worst.cylinder(), speed, piston) / each : Double.NaN),
         new Margins(wanted, octane - wanted, advance),
         efforts(rpm, in, out, hardest, mach),
         cylinders,

@@ -94,6 +94,12 @@ final class SparkSearch {
     return Math.log(Math.max(NO_KNOCK, cylinder.closedCycle(advance, speed, piston).knock()));
   }
 
+  /** Work that a later or an earlier spark would add to a cycle, J. */
+  double gain(double by, Cylinder cylinder, double speed, double piston) {
+    return cylinder.closedCycle(spark + by, speed, piston).work()
+        - cylinder.closedCycle(spark, speed, piston).work();
+  }
+
   /** Crank angle between the spark and the one that just knocks, rad, within 20° to each side. */
   double margin(Cylinder cylinder, double speed, double piston) {
     double most = spark + 5 * STEP;

@@ -31,6 +31,10 @@ public final class Trace {
     INTAKE_PRESSURE("intake_valve_pressure", "Pa"),
     EXHAUST_PRESSURE("exhaust_valve_pressure", "Pa"),
     CYLINDER_BURNED("cylinder_burned", "share"),
+    SHARE_BURNED("share_burned", "share"),
+    FLAME_RADIUS("flame_radius", "m"),
+    UNBURNED_TEMPERATURE("unburned_temperature", "K"),
+    BURNED_TEMPERATURE("burned_temperature", "K"),
     PLENUM_PRESSURE("plenum_pressure", "Pa"),
     PLENUM_TEMPERATURE("plenum_temperature", "K");
 

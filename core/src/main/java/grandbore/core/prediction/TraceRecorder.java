@@ -66,6 +66,10 @@ final class TraceRecorder {
               unit.intakeValve().pipePressure(),
               unit.exhaustValve().pipePressure(),
               c.burned(),
+              c.shareBurned(),
+              c.flameRadius(),
+              c.unburnedTemperature(),
+              c.burnedTemperature(),
               plenum.pressure(),
               plenum.temperature()
             },

@@ -108,6 +108,11 @@ class PredictionTest extends EngineTest {
       // Half burned 5 to 11° after top centre at best torque: Heywood (1988), chapter 9. A wedge,
       // which burns its last third slowly, has it some degrees before that here.
       assertThat(Math.toDegrees(p.burned50())).isBetween(0.5, 12.0);
+      // Ten degrees of spark cost two to six per cent near the best: dyno sheets, no source.
+      assertThat(p.flame().tenLess()).isBetween(-0.08, -0.015);
+      assertThat(p.flame().tenMore()).isBetween(-0.06, 0.0);
+      assertThat(p.flame().burned().rapid()).isBetween(Math.toRadians(16), Math.toRadians(36));
+      assertThat(p.flame().turbulence()).isBetween(4.0, 45.0);
       // Friction 100 to 300 kPa at speed: Heywood (1988), chapter 13.
       assertThat(p.fmep()).isBetween(80e3, 300e3);
     }

@@ -29,7 +29,8 @@ final class ClosedCurves {
         7e-8,
         new CurvePoint.Charge(1, power / 1e6, 5e-4, 0.02, 1e5, 0.01, 1100),
         new CurvePoint.MeanPressures(1e6, 0, 0, 0),
-        new CurvePoint.Flame(0.5, new CurvePoint.Burned(-0.1, 0.1, 0.4), 10, 7e6, 0.2, 0.2),
+        new CurvePoint.Flame(
+            0.5, new CurvePoint.Burned(-0.1, 0.1, 0.4), 10, 7e6, 0.2, 0.2, -0.03, -0.01),
         new Margins(90, 100, 0.5),
         new Efforts(15, 25, 2e4, 1e4, 2e4, 3e3, 0.4, 0, 0, true),
         List.of(),

@@ -109,7 +109,7 @@ public final class Words {
           };
       case ChamberForm f ->
           switch (f) {
-            case USUAL -> "as usual with its valves";
+            case USUAL -> "usual";
             case WEDGE -> "wedge";
             case BATHTUB -> "bathtub";
             case HEMISPHERE -> "hemisphere";

@@ -5,6 +5,7 @@ import grandbore.core.prediction.CylinderPoint;
 import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.plot.Line;
 import grandbore.desktop.plot.PlotPane;
@@ -22,12 +23,20 @@ final class OneSpeed extends VBox {
   /** Fresh charge that differs by less is alike. */
   private static final double ALIKE = 0.0015;
 
+  /** Crank angles between which the burn is shown, rad. */
+  private static final double BURN_FROM = Math.toRadians(-60);
+
+  private static final double BURN_TO = Math.toRadians(100);
+
   private static final double[] PLACES = {0, 0.5, 1};
 
   private final PlotPane valves;
   private final PlotPane flows;
   private final PlotPane loop;
   private final PlotPane waves;
+  private final PlotPane burn;
+  private final PlotPane zones;
+  private final Label flame = new Label();
   private final GridPane cylinders = new GridPane();
   private final Label words = new Label();
 
@@ -37,12 +46,23 @@ final class OneSpeed extends VBox {
     flows = new PlotPane(look, "plot-flows", "Flow through the valves", "%.0f");
     loop = new PlotPane(look, "plot-loop", "Pressure over volume", "%.0f");
     waves = new PlotPane(look, "plot-waves", "Waves along runner and port", "%.1f");
+    burn = new PlotPane(look, "plot-burn", "The burn: share burned, flame's radius", "%.0f");
+    zones = new PlotPane(look, "plot-zones", "Unburned and burned gas", "%.0f");
+    flame.setWrapText(true);
+    flame.getStyleClass().add("soft");
+    flame.setId("flame-words");
     words.setWrapText(true);
     words.getStyleClass().add("soft");
     words.setId("worst-cylinder");
     cylinders.getStyleClass().add("result-grid");
     getChildren()
-        .addAll(PlotPane.pair(valves, flows), PlotPane.pair(loop, waves), words, cylinders);
+        .addAll(
+            PlotPane.pair(valves, flows),
+            PlotPane.pair(loop, waves),
+            flame,
+            PlotPane.pair(burn, zones),
+            words,
+            cylinders);
   }
 
   void show(Trace trace, Shown shown) {
@@ -86,7 +106,64 @@ final class OneSpeed extends VBox {
       lines.add(new Line(names[k], angles, shown.in(p, along(trace.intakeWave(), PLACES[k]))));
     }
     waves.show(crank, p.symbol() + " absolute", lines);
+    burned(trace, shown);
     each(trace.point(), shown);
+  }
+
+  /** The flame from before top centre on. */
+  private void burned(Trace trace, Shown shown) {
+    var of = trace.point().flame();
+    var angles = trace.angles();
+    int n = angles.length;
+    int first = 0;
+    while (first < n && angles[first] < BURN_FROM + 4 * Math.PI) {
+      first++;
+    }
+    int rows = n - first;
+    int end = rows;
+    for (int i = 0; i < n && angles[i] < BURN_TO; i++) {
+      end++;
+    }
+    var crank = new double[end];
+    var share = new double[end];
+    var radius = new double[end];
+    var unburned = new double[end];
+    var hot = new double[end];
+    var t = shown.temperature();
+    for (int k = 0; k < end; k++) {
+      int i = (first + k) % n;
+      crank[k] = Math.toDegrees(k < rows ? angles[i] - 4 * Math.PI : angles[i]);
+      share[k] = 100 * trace.of(Kind.SHARE_BURNED)[i];
+      radius[k] = 1e3 * trace.of(Kind.FLAME_RADIUS)[i];
+      unburned[k] = t.fromSi(trace.of(Kind.UNBURNED_TEMPERATURE)[i]);
+      hot[k] = t.fromSi(trace.of(Kind.BURNED_TEMPERATURE)[i]);
+    }
+    String label = "crank °, firing top centre 0";
+    burn.show(
+        label,
+        "% burned, mm of radius",
+        List.of(new Line("burned", crank, share), new Line("radius", crank, radius)));
+    zones.show(
+        label,
+        t.symbol(),
+        List.of(new Line("unburned", crank, unburned), new Line("burned", crank, hot)));
+    flame.setText(
+        String.format(
+            Locale.US,
+            "Spark %.0f° before top centre; a tenth burned at %+.0f°, half at %+.0f°, nine tenths"
+                + " at %+.0f°; turbulence %s at the spark. Ten degrees less spark: %s of torque;"
+                + " ten more: %s.",
+            Math.toDegrees(of.spark()),
+            Math.toDegrees(of.burned().tenth()),
+            Math.toDegrees(of.burned().half()),
+            Math.toDegrees(of.burned().most()),
+            Quantity.GAS_SPEED.show(of.turbulence(), shown.units()),
+            share(of.tenLess()),
+            share(of.tenMore())));
+  }
+
+  private static String share(double gain) {
+    return Double.isFinite(gain) ? String.format(Locale.US, "%+.1f %%", 100 * gain) : "not told";
   }
 
   /** With the first value again at the end. */
