@@ -25,6 +25,9 @@ final class OperatingPointSolver {
   private static final int SOUGHT_EVERY = 3;
   private static final int LAST_SOUGHT = 24;
 
+  /** Time over delay of an end gas that knocks. */
+  private static final double OVER = 1.013;
+
   /** A spark that moves by less is not sought on, rad. */
   private static final double STILL_SPARK = Math.toRadians(0.1);
 
@@ -201,6 +204,11 @@ final class OperatingPointSolver {
       }
       boost(speed);
       settling.next(work, mass, cycle >= fewest);
+      if (settling.isDone() && cycle < LAST_SOUGHT && isOverTheLimit()) {
+        // What has settled knocks by what the charge still moved: back to the limit, and on.
+        seekSpark(speed, piston);
+        settling = new Settling();
+      }
       if (!settling.isDone() && cancelled.getAsBoolean()) {
         note = "cancelled";
         break;
@@ -221,6 +229,11 @@ final class OperatingPointSolver {
     }
     return new PointSummary(parts, network, friction, relief, plenum)
         .point(rpm, spark, in, out, cycle, cellSteps, settling.change(), converged, note);
+  }
+
+  /** Whether a spark that is to be held back knocks all the same, by a third of an octane. */
+  private boolean isOverTheLimit() {
+    return spark.heedsKnock() && nearestToKnock().cylinder().lastCycle().knock > OVER;
   }
 
   /** A run that takes long has come to another charge than the one that the spark was sought on. */

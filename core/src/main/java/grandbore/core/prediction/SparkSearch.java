@@ -37,6 +37,10 @@ final class SparkSearch {
     return seeks;
   }
 
+  boolean heedsKnock() {
+    return heedsKnock;
+  }
+
   double spark() {
     return spark;
   }
