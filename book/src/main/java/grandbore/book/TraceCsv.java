@@ -13,7 +13,7 @@ import org.apache.commons.csv.CSVPrinter;
 public final class TraceCsv {
   private TraceCsv() {}
 
-  /** The whole table. */
+  /** The whole table; a cell is empty where there is none, as of a flame that does not burn. */
   public static String write(Trace trace) {
     var out = new StringBuilder();
     try (var printer =
@@ -55,6 +55,6 @@ public final class TraceCsv {
   }
 
   private static String number(double v) {
-    return String.format(Locale.ROOT, "%.6g", v);
+    return Double.isFinite(v) ? String.format(Locale.ROOT, "%.6g", v) : "";
   }
 }

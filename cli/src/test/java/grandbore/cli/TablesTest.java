@@ -35,13 +35,16 @@ class TablesTest {
     double last = Double.NEGATIVE_INFINITY;
     double highest = 0;
     for (var line : lines.subList(1, lines.size())) {
-      var cells = line.split(",");
+      var cells = line.split(",", -1);
       assertThat(cells).hasSameSizeAs(heading);
       double angle = Double.parseDouble(cells[0]);
       assertThat(angle).isGreaterThan(last);
       last = angle;
       highest = Math.max(highest, Double.parseDouble(cells[1]));
-      assertThat(Arrays.stream(cells).mapToDouble(Double::parseDouble)).allMatch(Double::isFinite);
+      // Empty only what is told of a flame while none burns.
+      assertThat(Arrays.stream(cells).filter(c -> !c.isEmpty()).mapToDouble(Double::parseDouble))
+          .allMatch(Double::isFinite)
+          .hasSizeGreaterThanOrEqualTo(heading.length - 4);
     }
     assertThat(last).isBetween(715.0, 722.0);
     assertThat(highest).isBetween(5e6, 12e6);
