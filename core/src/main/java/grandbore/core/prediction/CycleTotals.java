@@ -47,9 +47,28 @@ final class CycleTotals {
     return grossWork + pumpWork;
   }
 
-  /** The cycle starts at top centre, in the middle of the burn that the last one lit. */
-  void carryBurn(CycleTotals before) {
+  /** Where shares were burned in a step that begins at a phase. */
+  void burn(Burning burning, double phase, double angle) {
+    burned10 = crossed(burning, 0.1, phase, angle, burned10);
+    burned50 = crossed(burning, 0.5, phase, angle, burned50);
+    burned90 = crossed(burning, 0.9, phase, angle, burned90);
+  }
+
+  private static double crossed(
+      Burning burning, double share, double phase, double angle, double before) {
+    double at = phase + angle * burning.crossed(share);
+    return Double.isNaN(at) ? before : at > Math.PI ? at - Cylinder.CYCLE : at;
+  }
+
+  /**
+   * The cycle starts at top centre, in the middle of the burn that the last one lit: what that has
+   * not burned by then burns no earlier than it does, at the latest where the exhaust opens.
+   */
+  void carryBurn(CycleTotals before, Burning burning, double exhaustOpens) {
     spark = before.spark;
+    burned10 = burning.isReached(0.1) ? before.burned10 : exhaustOpens;
+    burned50 = burning.isReached(0.5) ? before.burned50 : exhaustOpens;
+    burned90 = burning.isReached(0.9) ? before.burned90 : exhaustOpens;
     turbulence = before.turbulence;
   }
 }

@@ -2,7 +2,6 @@ package grandbore.core.prediction;
 
 import grandbore.core.combustion.HeatTransfer;
 import grandbore.core.combustion.TurbulentFlame;
-import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.Reservoir;
 
 /**
@@ -15,8 +14,6 @@ final class Cylinder implements Reservoir {
 
   /** While both valves are shut the charge burns in steps no longer than this, rad. */
   static final double CLOSED_STEP = Math.toRadians(1);
-
-  private static final double POLYTROPIC = 1.33;
 
   private static final double COURANT = 0.5;
 
@@ -34,16 +31,12 @@ final class Cylinder implements Reservoir {
    */
   record Trial(double work, double knock) {}
 
-  /** What flows in and out, with fuel that is a liquid yet. */
-  private final WorkingGas wet;
-
-  /** The charge once it is closed in. */
-  private final WorkingGas dry;
+  private final ChargeGas gas;
 
   private final CylinderGeometry geometry;
   private final TurbulentFlame flame;
   private final double octane;
-  private final HeatTransfer heat;
+  private final WallHeat heat;
   private final Crevice crevice;
   private final Burning burning;
 
@@ -67,8 +60,7 @@ final class Cylinder implements Reservoir {
   private CycleTotals last = new CycleTotals();
 
   Cylinder(
-      WorkingGas wet,
-      WorkingGas dry,
+      ChargeGas gas,
       CylinderGeometry geometry,
       TurbulentFlame flame,
       double octane,
@@ -76,22 +68,21 @@ final class Cylinder implements Reservoir {
       Crevice crevice,
       double phase,
       double p) {
-    this.wet = wet;
-    this.dry = dry;
+    this.gas = gas;
     this.geometry = geometry;
     this.flame = flame;
     this.octane = octane;
-    this.heat = heat;
+    this.heat = new WallHeat(heat, geometry);
     this.crevice = crevice;
     charge.phase = phase;
-    burning = new Burning(dry, flame, octane);
+    burning = new Burning(gas.dry(), flame, octane);
     charge.sparkAdvance = Math.toRadians(28);
     volume = gasVolume(charge.phase);
     charge.temperature = 330;
     charge.burned = 0.05;
-    charge.mass = p * volume / (wet.gasConstant(charge.burned) * charge.temperature);
+    charge.mass = p * volume / (gas.wet().gasConstant(charge.burned) * charge.temperature);
     charge.burnedMass = charge.burned * charge.mass;
-    charge.energy = charge.mass * wet.energy(charge.temperature, charge.burned);
+    charge.energy = charge.mass * gas.wet().energy(charge.temperature, charge.burned);
     charge.pressure = p;
     crevice.fill(p, charge.burned);
   }
@@ -102,8 +93,8 @@ final class Cylinder implements Reservoir {
     volume = gasVolume(charge.phase);
     charge.energy +=
         charge.closed
-            ? o.burning.energyOver(dry, charge.mass, charge.temperature, charge.burned)
-            : charge.mass * wet.energyOver(o.wet, charge.temperature, charge.burned);
+            ? o.burning.energyOver(gas.dry(), charge.mass, charge.temperature, charge.burned)
+            : charge.mass * gas.wet().energyOver(o.gas.wet(), charge.temperature, charge.burned);
     burning.startFrom(o.burning);
     crevice.startFrom(o.crevice);
   }
@@ -126,7 +117,14 @@ final class Cylinder implements Reservoir {
   Cylinder twin() {
     var twin =
         new Cylinder(
-            wet, dry, geometry, flame, octane, heat, crevice.twin(), charge.phase, charge.pressure);
+            gas,
+            geometry,
+            flame,
+            octane,
+            heat.model(),
+            crevice.twin(),
+            charge.phase,
+            charge.pressure);
     twin.takeCharge(this);
     return twin;
   }
@@ -146,15 +144,7 @@ final class Cylinder implements Reservoir {
 
   /** Called when the last valve has shut, with the charge trapped. */
   void close() {
-    charge.closed = true;
-    double have = charge.energy;
-    charge.energy = charge.mass * dry.energy(charge.temperature, charge.burned);
-    charge.evaporation = charge.energy - have;
-    charge.pressure =
-        charge.mass
-            * dry.hotConstant(charge.temperature, charge.burned)
-            * charge.temperature
-            / volume;
+    gas.close(charge, volume);
     charge.compressed = charge.phase > Math.PI;
     charge.referencePressure = charge.pressure;
     charge.referenceTemperature = charge.temperature;
@@ -170,46 +160,20 @@ final class Cylinder implements Reservoir {
     }
   }
 
-  /** What is in it now. */
-  private WorkingGas gas() {
-    return charge.closed ? dry : wet;
-  }
-
-  /**
-   * Evaporates what is a liquid yet, evenly over the angle up to the spark or to the top.
-   *
-   * @param fromTop phase from the firing top centre, rad
-   */
-  private void evaporate(double fromTop, double angle) {
-    double left = -Math.max(0, charge.sparkAdvance) - fromTop;
-    double takes = left <= angle ? charge.evaporation : charge.evaporation * angle / left;
-    charge.evaporation -= takes;
-    charge.energy -= takes;
-  }
-
   boolean isClosed() {
     return charge.closed;
   }
 
   void open() {
     burning.end();
-    charge.closed = false;
-    charge.energy -= charge.evaporation;
-    charge.evaporation = 0;
-    charge.temperature =
-        wet.temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
-    charge.pressure =
-        charge.mass
-            * wet.hotConstant(charge.temperature, charge.burned)
-            * charge.temperature
-            / volume;
+    gas.open(charge, volume);
   }
 
   /** The longest step in which throats of so much area, m², do not make it overshoot, s. */
   double stableStep(double openArea) {
     double sound =
         Math.sqrt(
-            gas().gamma(charge.temperature, charge.burned)
+            gas.of(charge).gamma(charge.temperature, charge.burned)
                 * charge.pressure
                 * volume
                 / charge.mass);
@@ -247,19 +211,22 @@ final class Cylinder implements Reservoir {
       squish(next, dt);
     }
     lost = 0;
-    if (charge.evaporation != 0) {
-      evaporate(fromTop, angle);
-    }
+    ChargeGas.evaporate(charge, fromTop, angle);
     exchangeWithCrevice(dt);
-    double q = heatLoss(meanPistonSpeed) * dt;
+    double q =
+        heat.loss(
+                charge,
+                volume,
+                volume(),
+                burning.isLit() || charge.phase < Math.PI,
+                meanPistonSpeed)
+            * dt;
     charge.energy -= q;
     heatLost += q;
     totals.heat += q;
     if (burning.isLit()) {
       burning.advance(dt, angle, ahead());
-      totals.burned10 = crossed(0.1, angle, totals.burned10);
-      totals.burned50 = crossed(0.5, angle, totals.burned50);
-      totals.burned90 = crossed(0.9, angle, totals.burned90);
+      totals.burn(burning, charge.phase, angle);
       charge.burnedMass = burning.burnedMass(charge.mass);
     }
     double before = charge.pressure;
@@ -285,17 +252,8 @@ final class Cylinder implements Reservoir {
       totals = new CycleTotals();
       totals.trapped = last.trapped;
       totals.residual = last.residual;
-      totals.carryBurn(last);
-      totals.burned10 = reached(0.1, last.burned10);
-      totals.burned50 = reached(0.5, last.burned50);
-      totals.burned90 = reached(0.9, last.burned90);
+      totals.carryBurn(last, burning, geometry.exhaustOpens());
     }
-  }
-
-  /** Where a share was burned, rad after top centre; as before where that is not in this step. */
-  private double crossed(double share, double angle, double before) {
-    double at = charge.phase + angle * burning.crossed(share);
-    return Double.isNaN(at) ? before : at > Math.PI ? at - CYCLE : at;
   }
 
   private void squish(double next, double dt) {
@@ -309,15 +267,10 @@ final class Cylinder implements Reservoir {
     }
   }
 
-  /** Where a share was burned before top centre; until it is, no earlier than the exhaust opens. */
-  private double reached(double share, double at) {
-    return burning.isReached(share) ? at : geometry.exhaustOpens();
-  }
-
   private void exchangeWithCrevice(double dt) {
     double nearCrevice = burning.isLit() ? burning.unburnedTemperature() : charge.temperature;
     double share = burning.isLit() ? burning.residual() : charge.burned;
-    double enthalpy = gas().enthalpy(nearCrevice, share);
+    double enthalpy = gas.of(charge).enthalpy(nearCrevice, share);
     double taken = crevice.follow(charge.pressure, enthalpy, share, dt);
     charge.mass -= taken;
     charge.energy -= crevice.energyOf(taken, enthalpy);
@@ -374,9 +327,9 @@ final class Cylinder implements Reservoir {
       return sum / newVolume;
     }
     charge.temperature =
-        gas().temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
+        gas.of(charge).temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
     return charge.mass
-        * gas().hotConstant(charge.temperature, charge.burned)
+        * gas.of(charge).hotConstant(charge.temperature, charge.burned)
         * charge.temperature
         / newVolume;
   }
@@ -387,7 +340,7 @@ final class Cylinder implements Reservoir {
     return new TurbulentFlame.Ahead(
         charge.pressure,
         unburned,
-        charge.pressure / (dry.gasConstant(burning.residual()) * unburned),
+        charge.pressure / (gas.dry().gasConstant(burning.residual()) * unburned),
         charge.mass,
         volume,
         geometry.depth(volume()),
@@ -398,28 +351,6 @@ final class Cylinder implements Reservoir {
   /** Length of the largest eddies, m. */
   private double eddy(double within) {
     return Math.min(within / geometry.boreArea(), 0.5 * geometry.bore());
-  }
-
-  private double heatLoss(double meanPistonSpeed) {
-    double combustion = 0;
-    if (charge.closed && (burning.isLit() || charge.phase < Math.PI)) {
-      double motored =
-          charge.referencePressure * Math.pow(charge.referenceVolume / volume, POLYTROPIC);
-      combustion =
-          geometry.sweptVolume()
-              * charge.referenceTemperature
-              / (charge.referencePressure * charge.referenceVolume)
-              * (charge.pressure - motored);
-    }
-    double h =
-        heat.coefficient(
-            charge.pressure,
-            charge.temperature,
-            volume,
-            meanPistonSpeed,
-            !charge.closed,
-            combustion);
-    return h * geometry.wallTerm(volume(), charge.temperature);
   }
 
   /** Runs the closed part of the last charge on its own with this spark. */
@@ -487,24 +418,13 @@ final class Cylinder implements Reservoir {
     return geometry;
   }
 
-  /** Share burned of what burns of the charge; not a number while a valve is open. */
-  double shareBurned() {
-    return charge.closed ? burning.shareBurned() : Double.NaN;
-  }
-
-  /** Radius of the flame, m; not a number where none runs. */
-  double flameRadius() {
-    return burning.isRunning() ? flame.radius(burning.front(), ahead()) : Double.NaN;
-  }
-
-  /** Of what has not burned, K; not a number where no flame is. */
-  double unburnedTemperature() {
-    return burning.isLit() ? burning.unburnedTemperature() : Double.NaN;
-  }
-
-  /** Of what has burned, K; not a number where there is too little. */
-  double burnedTemperature() {
-    return burning.hasTwoZones(charge.mass) ? burning.burnedTemperature() : Double.NaN;
+  /** The flame as it runs now. */
+  FlameNow flameNow() {
+    return new FlameNow(
+        charge.closed ? burning.shareBurned() : Double.NaN,
+        burning.isRunning() ? flame.radius(burning.front(), ahead()) : Double.NaN,
+        burning.isLit() ? burning.unburnedTemperature() : Double.NaN,
+        burning.hasTwoZones(charge.mass) ? burning.burnedTemperature() : Double.NaN);
   }
 
   /** Volume of the gas with the crevice, m³. */

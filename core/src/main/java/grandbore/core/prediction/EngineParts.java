@@ -122,8 +122,7 @@ final class EngineParts {
     var b = c.bottomEnd();
     var chamber = chamber(clearance);
     return new Cylinder(
-        gas,
-        vapour,
+        new ChargeGas(gas, vapour),
         new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
         new TurbulentFlame(
             new FlameSpeed(c.mixture().fuel(), lambda()),

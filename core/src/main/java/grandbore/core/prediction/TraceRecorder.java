@@ -52,6 +52,7 @@ final class TraceRecorder {
 
   void record() {
     var c = unit.cylinder();
+    var flame = c.flameNow();
     rows.add(
         new Row(
             c.phase(),
@@ -66,10 +67,10 @@ final class TraceRecorder {
               unit.intakeValve().pipePressure(),
               unit.exhaustValve().pipePressure(),
               c.burned(),
-              c.shareBurned(),
-              c.flameRadius(),
-              c.unburnedTemperature(),
-              c.burnedTemperature(),
+              flame.share(),
+              flame.radius(),
+              flame.unburned(),
+              flame.burned(),
               plenum.pressure(),
               plenum.temperature()
             },

@@ -31,7 +31,14 @@ class CylinderTest {
 
   private static Cylinder atBottom(WorkingGas gas, CylinderGeometry g, HeatTransfer heat) {
     return new Cylinder(
-        gas, gas, g, flame(g), 98, heat, new Crevice(gas, 0, 0, 1e5), 3 * Math.PI, 1e5);
+        new ChargeGas(gas, gas),
+        g,
+        flame(g),
+        98,
+        heat,
+        new Crevice(gas, 0, 0, 1e5),
+        3 * Math.PI,
+        1e5);
   }
 
   private static TurbulentFlame flame(CylinderGeometry g) {

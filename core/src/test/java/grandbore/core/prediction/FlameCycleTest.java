@@ -57,8 +57,7 @@ class FlameCycleTest {
       var woschni = new Woschni(BORE);
       var c =
           new Cylinder(
-              gas,
-              gas,
+              new ChargeGas(gas, gas),
               new CylinderGeometry(crank, BORE, clearance, Math.toRadians(OPENS), walls),
               new TurbulentFlame(
                   new FlameSpeed(FuelKind.PUMP_93, 0.88),
