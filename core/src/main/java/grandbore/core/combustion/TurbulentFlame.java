@@ -144,7 +144,8 @@ public record TurbulentFlame(
     // What is entrained and does not burn yet decays with τ: exactly over the step.
     double gone = Math.exp(-faster * dt / tau);
     double waits = (before - s.burned) * gone + (taken - front) * tau / faster * (1 - gone);
-    s.burned = Math.clamp(s.entrained - waits, s.burned, s.entrained);
+    // Not clamped by the library, which has no answer where the gas has left the model's range.
+    s.burned = Math.min(s.entrained, Math.max(s.burned, s.entrained - waits));
     if (1 - s.entrained < LAST) {
       s.entrained = 1;
     }
