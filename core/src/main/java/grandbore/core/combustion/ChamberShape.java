@@ -96,12 +96,6 @@ public record ChamberShape(
     return new SquishJet(boreArea() - planArea, chord, gap, boreArea());
   }
 
-  /** Height of the plug's gap over the head's face, m. */
-  double plugHeight() {
-    double roof = new Solid().roof(plugOffset, 0);
-    return roof - Math.min(REACH, 0.5 * (roof + gap));
-  }
-
   /** Its surfaces, with what is worked out once. */
   final class Solid {
     private final double radius = 0.5 * bore;
@@ -124,6 +118,12 @@ public record ChamberShape(
         case PENT_ROOF -> depth * Math.max(0, 1 - Math.abs(x) / radius);
         default -> depth;
       };
+    }
+
+    /** Height of the plug's gap over the head's face, m. */
+    double plugHeight() {
+      double roof = roof(plugOffset, 0);
+      return roof - Math.min(REACH, 0.5 * (roof + gap));
     }
 
     /** Height of the crown over its flat, m; negative in a dish. */

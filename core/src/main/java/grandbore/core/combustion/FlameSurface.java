@@ -77,7 +77,7 @@ public final class FlameSurface {
   private void fill(int j, ChamberShape shape, ChamberShape.Solid solid, double[][] directions) {
     double depth = depth(j);
     double floor = -shape.gap() - depth;
-    double plug = shape.plugHeight();
+    double plug = solid.plugHeight();
     double across = 0.5 * shape.bore() + shape.plugOffset();
     double tall = plug + shape.gap() + depth + Math.max(0, -solid.crown(0, 0));
     double farthest = 1.02 * Math.hypot(across, Math.max(tall, plug + 0.5 * shape.bore()));

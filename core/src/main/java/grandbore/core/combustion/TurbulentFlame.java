@@ -132,13 +132,12 @@ public record TurbulentFlame(
     double speed = s.left * laminar.clean(at.temperature, at.pressure);
     double viscosity = 3.3e-7 * Math.pow(at.temperature, 0.7) / at.density;
     double tau = Math.sqrt(15 * viscosity * l / u) / speed;
-    double middle = Math.min(1, s.entrained + 0.5 * dt * entrains(s.entrained, u, l, speed, at));
-    double share = inside(middle, at);
-    double area = surface.area(share, at.depth);
-    double per = faster * at.density * area / at.mass;
-    double radius = surface.radius(share, at.depth);
+    double now = inside(s.entrained, at);
+    double half = 0.5 * dt * perSpeed(now, at) * front(now, u, l, speed, at);
+    double share = inside(Math.min(1, s.entrained + half), at);
+    double per = perSpeed(share, at);
     double front = per * speed;
-    double taken = per * (u * (1 - Math.exp(-radius / (FEELS * l))) + speed);
+    double taken = per * front(share, u, l, speed, at);
     double before = s.entrained;
     s.entrained = Math.min(1, before + taken * dt);
     // What is entrained and does not burn yet decays with τ: exactly over the step.
@@ -167,14 +166,15 @@ public record TurbulentFlame(
     }
   }
 
-  private double entrains(double entrained, double u, double l, double speed, Ahead at) {
-    double share = inside(entrained, at);
+  /** Share of the charge that a flame takes in each second for each metre a second of its front. */
+  private double perSpeed(double share, Ahead at) {
+    return faster * at.density * surface.area(share, at.depth) / at.mass;
+  }
+
+  /** Speed of the front into what is not entrained, m/s. */
+  private double front(double share, double u, double l, double speed, Ahead at) {
     double radius = surface.radius(share, at.depth);
-    return faster
-        * at.density
-        * surface.area(share, at.depth)
-        / at.mass
-        * (u * (1 - Math.exp(-radius / (FEELS * l))) + speed);
+    return u * (1 - Math.exp(-radius / (FEELS * l))) + speed;
   }
 
   /** Share of the volume inside the flame. */

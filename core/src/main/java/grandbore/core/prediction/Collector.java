@@ -44,7 +44,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
       this.branch = branch;
       this.copies = copies;
       reflection = unit::exhaustReflection;
-      receiver = (copy, share, dt) -> receive(branch, copy, share, admittance(), dt);
+      receiver = (copy, share, dt) -> receive(branch, copy, share, admittance());
     }
 
     /** Acoustic admittance of its primary, kg/(s Pa). */
@@ -56,10 +56,14 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   abstract void join(CylinderUnit unit, Others others);
 
   boolean fits(Collector o) {
-    return getClass() == o.getClass()
-        && (!(this instanceof LogCollector l) || l.standsAs((LogCollector) o))
+    return standsAs(o)
         && Pairing.inPairs(
             connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
+  }
+
+  /** Whether another is built as this one. */
+  boolean standsAs(Collector o) {
+    return getClass() == o.getClass();
   }
 
   void startFrom(Collector o) {
@@ -88,7 +92,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
    * @param branch of which it is a copy
    * @param admittance of its pipe, kg/(s Pa)
    */
-  abstract void receive(int branch, BranchFlow copy, double share, double admittance, double dt);
+  abstract void receive(int branch, BranchFlow copy, double share, double admittance);
 
   /** Where the primaries meet, Pa. */
   abstract double pressure();

@@ -62,8 +62,9 @@ final class LogCollector extends Collector {
     }
   }
 
-  boolean standsAs(LogCollector o) {
-    return tees.size() == o.tees.size();
+  @Override
+  boolean standsAs(Collector o) {
+    return super.standsAs(o) && tees.size() == ((LogCollector) o).tees.size();
   }
 
   @Override
@@ -89,7 +90,7 @@ final class LogCollector extends Collector {
   }
 
   @Override
-  void receive(int branch, BranchFlow copy, double share, double admittance, double dt) {
+  void receive(int branch, BranchFlow copy, double share, double admittance) {
     var place = branches.get(branch);
     place.tee.add(place.branch, copy, share, admittance);
   }

@@ -38,7 +38,7 @@ final class MergeCollector extends Collector {
   }
 
   @Override
-  void receive(int branch, BranchFlow copy, double share, double admittance, double dt) {
+  void receive(int branch, BranchFlow copy, double share, double admittance) {
     junction.add(branch, copy, share, admittance);
   }
 

@@ -109,6 +109,7 @@ final class PointSummary {
     double piston = 2 * c.bottomEnd().stroke().si() * rpm / 60;
     boolean tries = converged && worst.cylinder().canTry();
     double each = 4 * Math.PI * torque / c.bottomEnd().cylinders();
+    double here = tries ? spark.work(0, worst.cylinder(), speed, piston) : Double.NaN;
     double charge = fresh * c.bottomEnd().cylinders() * speed / (4 * Math.PI);
     double air = charge * parts.gas().airMassFraction();
     double density = Air.density(outside, c.weather().temperature().si());
@@ -139,8 +140,8 @@ final class PointSummary {
             peak.peakPressure,
             peak.peakAngle,
             heat / fuelHeat,
-            tries ? spark.gain(-TEN, worst.cylinder(), speed, piston) / each : Double.NaN,
-            tries ? spark.gain(TEN, worst.cylinder(), speed, piston) / each : Double.NaN),
+            tries ? (spark.work(-TEN, worst.cylinder(), speed, piston) - here) / each : Double.NaN,
+            tries ? (spark.work(TEN, worst.cylinder(), speed, piston) - here) / each : Double.NaN),
         new Margins(wanted, octane - wanted, advance),
         efforts(rpm, in, out, hardest, mach),
         cylinders,

@@ -98,10 +98,9 @@ final class SparkSearch {
     return Math.log(Math.max(NO_KNOCK, cylinder.closedCycle(advance, speed, piston).knock()));
   }
 
-  /** Work that a later or an earlier spark would add to a cycle, J. */
-  double gain(double by, Cylinder cylinder, double speed, double piston) {
-    return cylinder.closedCycle(spark + by, speed, piston).work()
-        - cylinder.closedCycle(spark, speed, piston).work();
+  /** Work of the closed cycle with so much more spark, J. */
+  double work(double more, Cylinder cylinder, double speed, double piston) {
+    return cylinder.closedCycle(spark + more, speed, piston).work();
   }
 
   /** Crank angle between the spark and the one that just knocks, rad, within 20° to each side. */

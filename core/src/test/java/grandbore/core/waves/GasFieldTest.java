@@ -210,6 +210,19 @@ class GasFieldTest {
     assertThat(lost(1, -1)).isCloseTo(0, within(0.03));
   }
 
+  /** Three pipes that meet in a junction, the third led away from it, their far ends shut. */
+  private static void run(Junction junction, List<Pipe> pipes, Pipe.Steps steps, int many) {
+    for (int n = 0; n < many; n++) {
+      double dt = steps.stableStep();
+      steps.predict(dt);
+      junction.couple();
+      for (int k = 0; k < 3; k++) {
+        end(pipes.get(k), k != 2, 0).couple(dt);
+      }
+      steps.update(dt);
+    }
+  }
+
   /** Whatever pipes meet, gas at rest stays at rest. */
   @Test
   void gasAtRestStaysAtRestInAJunction() {
@@ -220,15 +233,7 @@ class GasFieldTest {
     junction.join(pipes.get(1), false, 0);
     junction.join(pipes.get(2), true, -1);
     var steps = Pipe.together(GAS, pipes);
-    for (int n = 0; n < 500; n++) {
-      double dt = steps.stableStep();
-      steps.predict(dt);
-      junction.couple();
-      for (int k = 0; k < 3; k++) {
-        end(pipes.get(k), k != 2, 0).couple(dt);
-      }
-      steps.update(dt);
-    }
+    run(junction, pipes, steps, 500);
     for (var p : pipes) {
       for (int i = 0; i < p.cells(); i++) {
         assertThat(p.velocity(i)).isCloseTo(0, within(1e-6));
@@ -256,15 +261,7 @@ class GasFieldTest {
     var steps = Pipe.together(GAS, pipes);
     double mass = pipes.stream().mapToDouble(Pipe::mass).sum();
     double energy = pipes.stream().mapToDouble(Pipe::energy).sum();
-    for (int n = 0; n < 3000; n++) {
-      double dt = steps.stableStep();
-      steps.predict(dt);
-      junction.couple();
-      for (int k = 0; k < 3; k++) {
-        end(pipes.get(k), k != 2, 0).couple(dt);
-      }
-      steps.update(dt);
-    }
+    run(junction, pipes, steps, 3000);
     assertThat(pipes.stream().mapToDouble(Pipe::mass).sum()).isCloseTo(mass, within(1e-9 * mass));
     double after = pipes.stream().mapToDouble(Pipe::energy).sum();
     assertThat(after).isCloseTo(energy, within(1e-6 * Math.abs(energy)));
