@@ -27,7 +27,18 @@ import java.util.stream.Stream;
 public final class BuildSchema {
   /** Inputs that came after the version was published: documents without them are whole. */
   private static final Set<String> LATER =
-      Set.of("ratings.fuelFlow", "learned", "heads.plugs", "heads.chamber", "heads.tumble");
+      Set.of(
+          "ratings.fuelFlow",
+          "learned",
+          "heads.plugs",
+          "heads.chamber",
+          "heads.tumble",
+          "intake.throttleLength",
+          "intake.throttleSection",
+          "intake.boxLength",
+          "intake.airBox",
+          "intake.ductLength",
+          "intake.ductSection");
 
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 

@@ -106,7 +106,7 @@ class FormatsTest {
     old.put("version", 3);
     var c = BuildJson.read(old.toString()).build().combination();
     assertThat(c.intake().spacerHeight().isKnown()).isFalse();
-    assertThat(c.intake().sharedVolume()).isEqualTo(c.intake().plenumVolume().si());
+    assertThat(c.intake().airBox().isKnown()).isFalse();
     assertThat(c.heads().intakeFlow().fitting()).isEqualTo(FlowSheet.Fitting.NOT_STATED);
     assertThat(c.boost().map().isGiven()).isFalse();
     assertThat(c.seats().intakeAngle().si()).isCloseTo(Math.PI / 4, within(1e-9));

@@ -194,7 +194,13 @@ abstract class BenchTest {
                                     b.combination()
                                         .intake()
                                         .spacerHeight()
-                                        .with(0.05, Provenance.CARD)))));
+                                        .with(0.05, Provenance.CARD))
+                                .with(
+                                    "intake.airBox",
+                                    b.combination()
+                                        .intake()
+                                        .airBox()
+                                        .with(8e-3, Provenance.CARD)))));
   }
 
   /** Changes a component of the combination on the bench. */

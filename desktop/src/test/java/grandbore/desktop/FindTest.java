@@ -124,6 +124,7 @@ class FindTest extends BenchTest {
           "boost.sweptPerTurn",
           "boost.filling",
           "intake.planeWindow",
+          "intake.boxLength",
           "valveTrain.tappetDiameter",
           "degreed.exhaustWanted");
 

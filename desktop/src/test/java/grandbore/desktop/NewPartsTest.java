@@ -112,9 +112,10 @@ class NewPartsTest extends BenchTest {
     assertThat(isShown("#intake-spacerOpening-text")).isFalse();
     type("#intake-spacerHeight-text", "2");
     assertThat(isShown("#intake-spacerOpening-text")).isTrue();
-    double shared = combination().intake().sharedVolume();
-    assertThat(shared - combination().intake().plenumVolume().si())
-        .isCloseTo(2 * 0.0254 * 100e-4, within(1e-9));
+    assertThat(combination().intake().spacerHeight().si()).isCloseTo(0.0508, within(1e-9));
+    assertThat(isShown("#intake-ductLength-text")).isFalse();
+    type("#intake-airBox-text", "8000");
+    assertThat(isShown("#intake-ductLength-text")).isTrue();
     assertThat(isShown("#exhaust-secondaryLength-text")).isFalse();
     choose("#exhaust", Exhaust.Kind.STEPPED);
     assertThat(isShown("#exhaust-secondaryLength-text")).isTrue();

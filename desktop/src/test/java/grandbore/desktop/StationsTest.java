@@ -91,6 +91,7 @@ class StationsTest extends BenchTest {
             "boost.sweptPerTurn",
             "boost.filling",
             "valveTrain.tappetDiameter",
+            "intake.boxLength",
             "degreed.exhaustWanted");
   }
 

@@ -97,7 +97,61 @@ public record Intake(
             usual = 100e-4,
             why = "it is the clear section of all its holes")
         Given spacerOpening,
+    @Spec(
+            label = "Throttle length",
+            quantity = LENGTH,
+            min = 0.02,
+            max = 1.2,
+            usual = 0.085,
+            why = "it runs from the throttle's mouth to the manifold, an elbow counted in")
+        Given throttleLength,
+    @Spec(
+            label = "Throttle section",
+            quantity = AREA,
+            min = 2e-4,
+            max = 400e-4,
+            usual = 0,
+            optional = true,
+            why = "it is the clear section of all bores of one carburettor or throttle")
+        Given throttleSection,
+    @Spec(
+            label = "Plenum length",
+            quantity = LENGTH,
+            min = 0.05,
+            max = 1.5,
+            usual = 0,
+            optional = true,
+            why = "it is the inside length of a box that the runners stand along")
+        Given boxLength,
+    @Spec(
+            label = "Air box volume",
+            quantity = VOLUME,
+            min = 300e-6,
+            max = 60000e-6,
+            usual = 0,
+            optional = true,
+            why = "it stands in front of the throttles")
+        Given airBox,
+    @Spec(
+            label = "Inlet duct length",
+            quantity = LENGTH,
+            min = 0.03,
+            max = 3,
+            usual = 0.4,
+            why = "it leads to the air box")
+        Given ductLength,
+    @Spec(
+            label = "Inlet duct section",
+            quantity = AREA,
+            min = 5e-4,
+            max = 400e-4,
+            usual = 60e-4,
+            why = "it is the clear section of all ducts to the air box")
+        Given ductSection,
     List<Double> runnerChanges) {
+  /** A box's section over a runner's, at least; what is narrower is no box but a log. */
+  private static final double WIDER = 1.5;
+
   public Intake {
     Specs.check(
         Intake.class,
@@ -111,7 +165,13 @@ public record Intake(
         ratingDepression,
         planeWindow,
         spacerHeight,
-        spacerOpening);
+        spacerOpening,
+        throttleLength,
+        throttleSection,
+        boxLength,
+        airBox,
+        ductLength,
+        ductSection);
     if (throttles < 1 || throttles > 12) {
       throw new InvalidInput(
           "Carburettors or throttles (intake.throttles)",
@@ -175,9 +235,13 @@ public record Intake(
     INSULATED
   }
 
-  /** What all runners share, m³: the plenum, and the room in a spacer on it. */
-  public double sharedVolume() {
-    return plenumVolume.si() + spacerHeight.si() * spacerOpening.si();
+  /**
+   * Whether the runners stand along a box in which waves travel: one that is wider than they are.
+   */
+  public boolean isBox() {
+    return manifold == Manifold.PLENUM
+        && boxLength.isKnown()
+        && plenumVolume.si() / boxLength.si() > WIDER * runnerEntry.si();
   }
 
   /** One cylinder's runner, m. */

@@ -53,6 +53,7 @@ public final class FlameSpeed {
   private final double base;
   private final double alpha;
   private final double beta;
+  private final double complete;
 
   /**
    * @param lambda air-fuel ratio over the stoichiometric one
@@ -62,6 +63,12 @@ public final class FlameSpeed {
     base = k.logarithmAtRoom(1 / lambda);
     alpha = k.alpha;
     beta = k.beta;
+    complete = Completeness.at(lambda);
+  }
+
+  /** Share of what could burn of the mixture that burns in the end. */
+  public double complete() {
+    return complete;
   }
 
   private static double dilution(double residual) {

@@ -17,6 +17,7 @@ import static grandbore.core.demo.CombinationMaker.cam;
 import static grandbore.core.demo.CombinationMaker.combination;
 import static grandbore.core.demo.CombinationMaker.exhaust;
 import static grandbore.core.demo.CombinationMaker.heads;
+import static grandbore.core.demo.CombinationMaker.inches;
 import static grandbore.core.demo.CombinationMaker.intake;
 import static grandbore.core.demo.CombinationMaker.mixture;
 import static grandbore.core.demo.CombinationMaker.sheet;
@@ -184,25 +185,26 @@ public final class DynoCases {
     return new Case(
         key,
         combination(
-            "Case " + key,
-            bottom,
-            squeezeFor(9.3, bottom, 3.85, 0.050, ASSUMED),
-            cam,
-            valveTrain(ROLLER_PUSHROD, 1.7, 1.7, 0),
-            heads(
-                1,
-                1.89,
-                1.55,
-                5.0,
-                175,
-                3.0,
-                65,
-                sheet(CARD, .1, 66, .2, 135, .3, 185, .4, 212, .457, 220),
-                sheet(CARD, .1, 58, .2, 105, .3, 135, .4, 150, .466, 156),
-                ASSUMED),
-            intake(PLENUM, PORT_INJECTION, 10.5, 150, 2.4, 2.2, 5000, 900, 1.5, ASSUMED),
-            exhaust,
-            mixture(FuelKind.PUMP_91, 0.88)),
+                "Case " + key,
+                bottom,
+                squeezeFor(9.3, bottom, 3.85, 0.050, ASSUMED),
+                cam,
+                valveTrain(ROLLER_PUSHROD, 1.7, 1.7, 0),
+                heads(
+                    1,
+                    1.89,
+                    1.55,
+                    5.0,
+                    175,
+                    3.0,
+                    65,
+                    sheet(CARD, .1, 66, .2, 135, .3, 185, .4, 212, .457, 220),
+                    sheet(CARD, .1, 58, .2, 105, .3, 135, .4, 150, .466, 156),
+                    ASSUMED),
+                intake(PLENUM, PORT_INJECTION, 10.5, 150, 2.4, 2.2, 5000, 900, 1.5, ASSUMED),
+                exhaust,
+                mixture(FuelKind.PUMP_91, 0.88))
+            .with("intake.boxLength", inches(17, ASSUMED)),
         2500,
         6500,
         observed);
@@ -252,38 +254,39 @@ public final class DynoCases {
     return new Case(
         "E",
         sprung(
-            combination(
-                "Case E",
-                bottom,
-                squeezeFor(12.0, bottom, 3.47, 0.030, ASSUMED),
-                cam(
-                    245,
-                    240,
-                    245 + SOLID_RAMPS,
-                    240 + SOLID_RAMPS,
-                    0.3467,
-                    0.3267,
-                    104,
-                    104,
-                    ASSUMED),
-                valveTrain(FINGER_OVERHEAD, 1.5, 1.5, 0.008),
-                heads(
-                    2,
-                    1.40,
-                    1.18,
-                    4.0,
-                    165,
-                    3.0,
-                    85,
-                    sheet(CARD, .1, 92, .2, 190, .3, 272, .4, 318, .5, 340),
-                    sheet(CARD, .1, 78, .2, 155, .3, 208, .4, 236, .5, 246),
-                    ASSUMED),
-                intake(PLENUM, PORT_INJECTION, 5.5, 30, 3.2, 2.7, 3500, 750, 1.5, ASSUMED),
-                exhaust(HEADERS, 30, 1.75, 16, 2.6, 0, ASSUMED),
-                mixture(FuelKind.RACE_110, 0.88)),
-            120,
-            400,
-            ASSUMED),
+                combination(
+                    "Case E",
+                    bottom,
+                    squeezeFor(12.0, bottom, 3.47, 0.030, ASSUMED),
+                    cam(
+                        245,
+                        240,
+                        245 + SOLID_RAMPS,
+                        240 + SOLID_RAMPS,
+                        0.3467,
+                        0.3267,
+                        104,
+                        104,
+                        ASSUMED),
+                    valveTrain(FINGER_OVERHEAD, 1.5, 1.5, 0.008),
+                    heads(
+                        2,
+                        1.40,
+                        1.18,
+                        4.0,
+                        165,
+                        3.0,
+                        85,
+                        sheet(CARD, .1, 92, .2, 190, .3, 272, .4, 318, .5, 340),
+                        sheet(CARD, .1, 78, .2, 155, .3, 208, .4, 236, .5, 246),
+                        ASSUMED),
+                    intake(PLENUM, PORT_INJECTION, 5.5, 30, 3.2, 2.7, 3500, 750, 1.5, ASSUMED),
+                    exhaust(HEADERS, 30, 1.75, 16, 2.6, 0, ASSUMED),
+                    mixture(FuelKind.RACE_110, 0.88)),
+                120,
+                400,
+                ASSUMED)
+            .with("intake.boxLength", inches(15, ASSUMED)),
         4500,
         9000,
         new Observed(320, NOT_STATED, NOT_STATED, NOT_STATED));
@@ -324,6 +327,7 @@ public final class DynoCases {
                 intake(PLENUM, PORT_INJECTION, 12, 150, 2.1, 2.1, 5000, 650, 1.5, ASSUMED),
                 exhaust(CAST_MANIFOLD, 5, 1.5, 20, 2.2, 400, ASSUMED),
                 mixture(FuelKind.PUMP_91, 0.92))
+            .with("intake.boxLength", inches(22, ASSUMED))
             .with("losses.accessories", Losses.Accessories.ALL),
         2500,
         7000,

@@ -16,21 +16,17 @@ import java.util.Optional;
  * @param exhaust from the exhaust valve to the open air
  */
 public record GasPath(List<Piece> intake, List<Piece> exhaust) {
-  /** Of a carburettor's barrel or a throttle's body, usual; no input says it. Common practice. */
-  private static final double THROTTLE_LENGTH = 0.085;
-
   /** Room that a compressor, cooler or turbine takes on the path; no input says it. */
   private static final double MACHINE_LENGTH = 0.16;
 
   private static final double MACHINE_WIDTH = 0.18;
 
-  /** A throttle's opening passes about so much of what its clear section would. */
-  private static final double THROTTLE_DISCHARGE = 0.85;
-
   /** What a piece is. */
   public enum Part {
     COMPRESSOR,
     COOLER,
+    DUCT,
+    AIR_BOX,
     THROTTLE,
     SPACER,
     PLENUM,
@@ -84,18 +80,29 @@ public record GasPath(List<Piece> intake, List<Piece> exhaust) {
         all.add(machine(Part.COOLER));
       }
     }
-    double throttle =
-        width(
-            FlowCurve.effectiveArea(in.throttleFlow().si(), in.ratingDepression().si())
-                / THROTTLE_DISCHARGE);
-    all.add(new Piece(Part.THROTTLE, THROTTLE_LENGTH, throttle, throttle, false));
+    if (in.airBox().isKnown()) {
+      all.add(round(Part.DUCT, in.ductLength().si(), width(in.ductSection().si())));
+      all.add(cube(Part.AIR_BOX, in.airBox().si()));
+    }
+    double throttle = width(ThrottleSection.each(in));
+    all.add(
+        new Piece(
+            Part.THROTTLE,
+            in.throttleLength().si(),
+            throttle,
+            throttle,
+            in.throttleSection().isKnown()));
     if (in.manifold() != Intake.Manifold.INDIVIDUAL) {
       if (in.spacerHeight().isKnown()) {
         double opening = width(in.spacerOpening().si());
         all.add(new Piece(Part.SPACER, in.spacerHeight().si(), opening, opening, true));
       }
       int planes = in.manifold() == Intake.Manifold.DUAL_PLANE ? 2 : 1;
-      all.add(cube(Part.PLENUM, in.plenumVolume().si() / planes));
+      double wide = width(in.plenumVolume().si() / in.boxLength().si());
+      all.add(
+          in.isBox()
+              ? new Piece(Part.PLENUM, in.boxLength().si(), wide, wide, true)
+              : cube(Part.PLENUM, in.plenumVolume().si() / planes));
     }
     all.add(
         new Piece(

@@ -8,11 +8,13 @@ import grandbore.core.combination.ValveTrain;
 
 /**
  * Friction mean pressure by components: K. J. Patton, R. G. Nitschke and J. B. Heywood, SAE 890836,
- * with the valve-train constants and the scaling of fluid friction with the root of viscosity of D.
- * Sandoval and J. B. Heywood, SAE 2003-01-0725; all from memory. Lengths in millimetres and speeds
- * in rev/min inside, as the source has them. Added here: windage, side force by rod ratio, the
- * springs' load on what rubs without a film (Coulomb: friction goes with load), and the choices of
- * the engine's own losses.
+ * with the valve-train constants, the auxiliaries and the scaling of fluid friction with the root
+ * of viscosity of D. Sandoval and J. B. Heywood, SAE 2003-01-0725; all from memory. Lengths in
+ * millimetres and speeds in rev/min inside, as the source has them. Added here: windage, side force
+ * by rod ratio, the springs' load on what rubs without a film (Coulomb: friction goes with load),
+ * the choices of the engine's own losses, and what firing adds: the source's engines were motored,
+ * so that its gas load is that of the compression; beyond it each bar of the peak costs what Chen
+ * and Flynn found on a fired one.
  */
 public final class Friction {
   /** One speed's share of each component, Pa. */
@@ -47,26 +49,35 @@ public final class Friction {
 
   /**
    * Drag density of the oily air that the counterweights turn in, kg/m³, by what is done about it.
-   * Set so that a tray is worth 4 to 5 hp on a 2.4 litre four at 9,000 rpm (common practice, no
-   * source).
+   * A wet sump's so that shaped counterweights, half of its drag, are worth 3 to 4 hp at 7,500 rpm
+   * on a 350 in³ eight; a tray's so that it saves 4 to 5 hp of a 2.4 litre four at 9,000 rpm; the
+   * others' shares as usual (all common practice, no source).
    */
-  private static final double WET_SUMP = 1.4;
+  private static final double WET_SUMP = 1.8;
 
-  private static final double TRAY = 0.55 * WET_SUMP;
-  private static final double SCRAPED = 0.45 * WET_SUMP;
-  private static final double DRY_SUMP = 0.30 * WET_SUMP;
+  private static final double TRAY = 0.72 * WET_SUMP;
+  private static final double SCRAPED = 0.58 * WET_SUMP;
+  private static final double DRY_SUMP = 0.35 * WET_SUMP;
 
-  /** Reach of counterweights over the stroke, and their length over the bore. */
-  private static final double REACH = 0.8;
+  /** Usual reach of counterweights over the stroke, and their length over the bore. */
+  private static final double REACH = 0.85;
 
   private static final double LENGTH = 0.9;
 
   /** Chen and Flynn, SAE 650733, constants usual for gasoline engines, from memory. */
   private static final double WHOLE_FIXED = 0.4e5;
 
-  private static final double WHOLE_PRESSURE = 0.005;
   private static final double WHOLE_SPEED = 0.09e5;
   private static final double WHOLE_SQUARE = 0.0009e5;
+
+  /** The source's pressures are shares of it, Pa. */
+  public static final double STANDARD_PRESSURE = 101_325;
+
+  /** Of the peak pressure, that a fired engine rubs away as a mean pressure (Chen and Flynn). */
+  public static final double FIRED_SHARE = 0.005;
+
+  /** Of a compression in a warm engine. */
+  private static final double POLYTROPE = 1.3;
 
   /**
    * Drag of counterweights with a rounded leading edge over that of square ones. A bluff body whose
@@ -94,6 +105,9 @@ public final class Friction {
   /** Force of the springs over that of the usual ones that the source's engines had. */
   private final double springLoad;
 
+  /** Of the counterweights, m. */
+  private final double reach;
+
   private final Learned learned;
 
   /**
@@ -119,6 +133,8 @@ public final class Friction {
     vacuumShare = losses.vacuum().si() / c.weather().pressure().si();
     throwsCount = b.layout() == BottomEnd.Layout.VEE ? (cylinders + 1) / 2 : cylinders;
     rodRatio = b.rodRatio();
+    var weights = c.partSizes().counterweightRadius();
+    reach = weights.isKnown() ? weights.si() : REACH * b.stroke().si();
   }
 
   /**
@@ -147,7 +163,7 @@ public final class Friction {
 
   /**
    * @param rpm rev/min
-   * @param intakeShare mean intake pressure over the atmosphere's
+   * @param intakeShare mean intake pressure over the standard atmosphere's
    * @param peakPressure in the cylinders, Pa
    */
   public Parts at(double rpm, double intakeShare, double peakPressure) {
@@ -160,7 +176,7 @@ public final class Friction {
     if (losses.friction() == Losses.FrictionModel.WHOLE_ENGINE) {
       double whole =
           WHOLE_FIXED
-              + WHOLE_PRESSURE * peakPressure
+              + FIRED_SHARE * peakPressure
               + WHOLE_SPEED * speed
               + WHOLE_SQUARE * speed * speed;
       return new Parts(whole, 0, 0, 0, 0, windage(rpm));
@@ -177,7 +193,8 @@ public final class Friction {
                 + 3.03e-4 * rpm * Math.pow(rodDiameter, 3) * rodLength * cylinders / volume);
     double rings =
         losses.ringTension().si() * 4.06e4 * (1 + 1000 / rpm) / (bore * bore)
-            + 6.89 * intakeShare * (0.088 * ratio + 0.182 * Math.pow(ratio, 1.33 - 0.0238 * speed));
+            + 6.89 * intakeShare * (0.088 * ratio + 0.182 * Math.pow(ratio, 1.33 - 0.0238 * speed))
+            + 1e-3 * firing(intakeShare, peakPressure);
     return new Parts(
         crank * 1000,
         pistons * 1000,
@@ -185,6 +202,12 @@ public final class Friction {
         valveTrain(rpm) * 1000,
         auxiliaries(rpm) * 1000,
         windage(rpm));
+  }
+
+  /** What the burned gas presses rings and skirts with beyond the compression, Pa. */
+  private double firing(double intakeShare, double peakPressure) {
+    double motored = intakeShare * STANDARD_PRESSURE * Math.pow(ratio, POLYTROPE);
+    return FIRED_SHARE * Math.max(0, peakPressure - motored);
   }
 
   /**
@@ -202,7 +225,7 @@ public final class Friction {
           case OIL_AND_WATER_PUMP -> 0.7;
           case ALL -> 1;
         };
-    return share * (8.32 + 1.86e-3 * rpm + 7.45e-7 * rpm * rpm);
+    return share * (6.23 + 5.22e-3 * rpm - 1.79e-7 * rpm * rpm);
   }
 
   private double windage(double rpm) {
@@ -214,7 +237,6 @@ public final class Friction {
           case DRY_SUMP -> DRY_SUMP;
         };
     density *= losses.counterweights() == Losses.Counterweights.SHAPED ? SHAPED : 1;
-    double reach = REACH * stroke / 1000;
     double length = LENGTH * bore / 1000 * throwsCount;
     double speed = rpm * Math.PI / 30;
     double power =

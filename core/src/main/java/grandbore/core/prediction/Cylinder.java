@@ -2,6 +2,7 @@ package grandbore.core.prediction;
 
 import grandbore.core.combustion.HeatTransfer;
 import grandbore.core.combustion.TurbulentFlame;
+import grandbore.core.friction.Friction;
 import grandbore.core.waves.Reservoir;
 
 /**
@@ -26,7 +27,7 @@ final class Cylinder implements Reservoir {
   /**
    * What the closed part of a cycle does with a spark.
    *
-   * @param work J
+   * @param work less what its highest pressure rubs away, J
    * @param knock time over delay of the end gas, summed
    */
   record Trial(double work, double knock) {}
@@ -359,10 +360,13 @@ final class Cylinder implements Reservoir {
     twin.charge.sparkAdvance = advance;
     // At the latest to bottom centre: some cams open only after it.
     double end = Math.min(geometry.exhaustOpens(), Math.PI) - CLOSED_STEP;
+    double peak = 0;
     while (twin.charge.phase > Math.PI || twin.charge.phase < end) {
       twin.advance(CLOSED_STEP / speed, CLOSED_STEP, meanPistonSpeed);
+      peak = Math.max(peak, twin.charge.pressure);
     }
-    return new Trial(twin.work, twin.burning.knock());
+    double rubbed = Friction.FIRED_SHARE * peak * geometry.sweptVolume();
+    return new Trial(twin.work - rubbed, twin.burning.knock());
   }
 
   /** Whether a charge has been closed in since the start, so that sparks can be tried on it. */

@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import grandbore.core.flow.FlowCurve;
+import grandbore.core.valvetrain.FlyingValve;
 import grandbore.core.valvetrain.ValveLift;
 import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeEnd;
@@ -40,7 +41,14 @@ final class CylinderUnit {
   private double exhaustTemperature;
   private ValveLift intakeLift;
   private ValveLift exhaustLift;
-  private double leak;
+
+  /** Moved by the gas too, where they no longer follow. */
+  private final FlyingValve intakeFlight;
+
+  private final FlyingValve exhaustFlight;
+  private final double intakeFace;
+  private final double exhaustFace;
+  private boolean flies;
   private double portMach;
   private double lastPortMach;
   private double blowBy;
@@ -69,6 +77,10 @@ final class CylinderUnit {
     intakeLift = parts.intakeValve().still();
     exhaustLift = parts.exhaustValve().still();
     loads = parts.rodLoads();
+    intakeFlight = parts.intakeValve().flying();
+    exhaustFlight = parts.exhaustValve().flying();
+    intakeFace = Math.PI / 4 * square(c.heads().intakeValve().si());
+    exhaustFace = Math.PI / 4 * square(c.heads().exhaustValve().si());
     intakeFlow = parts.intakeFlow();
     exhaustFlow = parts.exhaustFlow();
     intakeArea = parts.combination().heads().intakePortArea();
@@ -79,7 +91,7 @@ final class CylinderUnit {
 
   /** Sets what the valves do at the speed that is run. */
   void setLifts(ValveLift in, ValveLift out, boolean follow) {
-    leak = follow ? 0 : MOST_LEAK;
+    flies = !follow;
     intakeLift = in;
     exhaustLift = out;
     for (int row = 0; row < intakeReflections.length; row++) {
@@ -97,12 +109,35 @@ final class CylinderUnit {
     return open > 0 ? cylinder.stableStep(open) : Double.MAX_VALUE;
   }
 
+  private static double square(double r) {
+    return r * r;
+  }
+
+  /** Takes over where another's gas and valves are. */
+  void startFrom(CylinderUnit o) {
+    cylinder.startFrom(o.cylinder);
+    intakeFlight.startFrom(o.intakeFlight);
+    exhaustFlight.startFrom(o.exhaustFlight);
+  }
+
+  /** Lift in the middle of a step: of a valve that flies as gas and train have moved it. */
+  private double lift(
+      FlyingValve flight, ValveLift lift, PipeEnd valve, double face, double half, double dt) {
+    double phase = cylinder.phase();
+    if (!flies) {
+      return lift.at(phase + half);
+    }
+    double before = flight.lift();
+    double gas = face * (cylinder.pressure() - valve.pipePressure());
+    return 0.5 * (before + flight.turn(phase, 2 * half, 2 * half / dt, gas));
+  }
+
   /** Finds the flow through both valves. */
   void coupleValves(double dt, double halfAngle) {
-    double phase = cylinder.phase() + halfAngle;
     cylinder.lookAhead(halfAngle);
-    double lift = intakeLift.at(phase);
-    double outLift = exhaustLift.at(phase);
+    double lift = lift(intakeFlight, intakeLift, intakeValve, intakeFace, halfAngle, dt);
+    double outLift = lift(exhaustFlight, exhaustLift, exhaustValve, exhaustFace, halfAngle, dt);
+    double leak = flies ? MOST_LEAK : 0;
     boolean shut = lift <= leak && outLift <= leak;
     if (!cylinder.isClosed() && shut) {
       cylinder.close();
@@ -181,11 +216,11 @@ final class CylinderUnit {
   }
 
   double intakeLift() {
-    return intakeLift.at(cylinder.phase());
+    return flies ? intakeFlight.lift() : intakeLift.at(cylinder.phase());
   }
 
   double exhaustLift() {
-    return exhaustLift.at(cylinder.phase());
+    return flies ? exhaustFlight.lift() : exhaustLift.at(cylinder.phase());
   }
 
   RodLoads loads() {

@@ -36,7 +36,7 @@ final class EngineNetwork {
     cylinders = parts.combination().bottomEnd().cylinders();
     step = parts.step();
     supply = new AirSupply(parts);
-    intake = new IntakeSide(parts, supply, roles.planes());
+    intake = new IntakeSide(parts, supply, roles.planes(), !roles.alike());
     exhaust = new ExhaustSide(parts, roles.banks(), !roles.alike());
     for (var role : roles.each()) {
       double clearance = roles.alike() ? mean(clearances) : clearances[role.number() - 1];
@@ -44,9 +44,10 @@ final class EngineNetwork {
       units.add(unit);
       pipes.add(unit.intake());
       pipes.add(unit.exhaust());
-      intake.join(unit, role.plane(), role.onPlenum());
+      intake.join(unit, role.onPlenum());
       exhaust.join(unit, role.bank(), role.group(), role.onCollector());
     }
+    pipes.addAll(intake.pipes());
     pipes.addAll(exhaust.pipes());
     gas = Pipe.together(parts.gas(), pipes);
   }
@@ -67,7 +68,7 @@ final class EngineNetwork {
         pipes.get(k).startFrom(o.pipes.get(k));
       }
       for (int k = 0; k < units.size(); k++) {
-        units.get(k).cylinder().startFrom(o.units.get(k).cylinder());
+        units.get(k).startFrom(o.units.get(k));
       }
       supply.startFrom(o.supply);
       intake.startFrom(o.intake);

@@ -58,7 +58,7 @@ final class EngineParts {
   private static final double COLDEST_CHARGE = 225;
 
   /** As good as no restriction, m². */
-  private static final double FREE_METER = 0.02;
+  static final double FREE_METER = 0.02;
 
   private static final double FREE_SYSTEM = 0.02;
 

@@ -225,7 +225,9 @@ final class OperatingPointSolver {
       kept = true;
     }
     if (!converged && note.isEmpty()) {
-      note = "still changing by more than 0.1 % a cycle after " + most + " cycles";
+      note =
+          "still changing by more than 0.1 %% a cycle after %d cycles%s"
+              .formatted(most, follow ? "" : "; the valves float");
     }
     return new PointSummary(parts, network, friction, relief, plenum)
         .point(rpm, spark, in, out, cycle, cellSteps, settling.change(), converged, note);

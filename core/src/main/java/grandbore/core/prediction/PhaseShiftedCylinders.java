@@ -2,7 +2,7 @@ package grandbore.core.prediction;
 
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.BranchFlow;
-import grandbore.core.waves.Volume;
+import grandbore.core.waves.Reservoir;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -87,11 +87,12 @@ final class PhaseShiftedCylinders {
     }
   }
 
-  /** Puts a share of a copy's flow into a volume at rest. */
-  static void pour(BranchFlow flows, double share, Volume into, double dt) {
+  /** Puts a share of a copy's flow into gas at rest. */
+  static void pour(BranchFlow flows, double share, WorkingGas gas, Reservoir into, double dt) {
+    double enthalpy = gas.enthalpy(into.temperature(), into.burned());
     into.receive(
         share * flows.massFlow * dt,
-        share * flows.energyFlow(into.enthalpy()) * dt,
+        share * flows.energyFlow(enthalpy) * dt,
         share * flows.burnedFlow(into.burned()) * dt);
   }
 

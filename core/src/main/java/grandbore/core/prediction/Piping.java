@@ -2,11 +2,14 @@ package grandbore.core.prediction;
 
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
+import grandbore.core.flow.ThrottleSection;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.Junction;
 import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeShape;
 import grandbore.core.waves.PipeShape.Section;
+import grandbore.core.waves.Volume;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 
@@ -125,6 +128,75 @@ final class Piping {
                     unless(RemovedLoss.CHARGE_HEAT, PORT_HEAT),
                     0)));
     return filled(shape, mesh.intake(), chargeTemperature, 0);
+  }
+
+  /** Clear section of all throttles, m². */
+  double throttleArea() {
+    return relief.contains(RemovedLoss.METER)
+        ? EngineParts.FREE_METER
+        : c.intake().throttles() * ThrottleSection.each(c.intake());
+  }
+
+  /**
+   * The throttles' bores and the spacer under them, down to one of so many plenums, side by side as
+   * one pipe.
+   */
+  Pipe inletPipe(int planes) {
+    var in = c.intake();
+    double bores = throttleArea() / planes;
+    double correction = END_CORRECTION * Math.sqrt(bores / Math.PI);
+    var sections = new ArrayList<Section>();
+    sections.add(charged(correction + in.throttleLength().si(), bores));
+    if (in.spacerHeight().isKnown()) {
+      sections.add(charged(in.spacerHeight().si(), in.spacerOpening().si() / planes));
+    }
+    sections.add(charged(correction, sections.getLast().endArea()));
+    return filled(new PipeShape(sections), mesh.intake(), chargeTemperature, 0);
+  }
+
+  /** Smooth and as cold as the charge: what it loses is in the throttle's rating. */
+  private Section charged(double length, double area) {
+    return new Section(length, area, area, chargeTemperature, 0, 0, 0);
+  }
+
+  /**
+   * @param share of the ducts
+   */
+  Pipe inletDuct(double share) {
+    var in = c.intake();
+    double area = share * in.ductSection().si();
+    double correction = END_CORRECTION * Math.sqrt(area / Math.PI);
+    var shape =
+        new PipeShape(
+            List.of(
+                new Section(
+                    in.ductLength().si() + correction,
+                    area,
+                    area,
+                    chargeTemperature,
+                    RUNNER_FRICTION,
+                    0,
+                    unless(RemovedLoss.METER, BEND))));
+    return filled(shape, mesh.intake(), chargeTemperature, 0);
+  }
+
+  /** One of so many plenums, well mixed. */
+  Volume plenum(int planes) {
+    return new Volume(
+        gas,
+        c.intake().plenumVolume().si() / planes,
+        c.weather().pressure().si(),
+        chargeTemperature,
+        0);
+  }
+
+  /** A plenum long enough for waves, two cells for each place along it. */
+  Pipe box() {
+    var in = c.intake();
+    double length = in.boxLength().si();
+    int places = c.bottomEnd().cylinders() / c.bottomEnd().banks();
+    var shape = new PipeShape(List.of(charged(length, in.plenumVolume().si() / length)));
+    return filled(shape, length / (2 * places), chargeTemperature, 0);
   }
 
   Pipe exhaustPipe() {

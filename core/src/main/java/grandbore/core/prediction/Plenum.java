@@ -3,14 +3,13 @@ package grandbore.core.prediction;
 import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.PipeEnd;
 import grandbore.core.waves.Reservoir;
-import grandbore.core.waves.Volume;
 import java.util.ArrayList;
 import java.util.List;
 
-/** One volume that runners open into. */
+/** What runners open into, and its throttles. */
 final class Plenum {
   private final EngineParts parts;
-  private final Volume volume;
+  private final Room room;
   private final List<RunnerConnection> connections = new ArrayList<>();
   private final double openArea;
   private final BranchFlow flows = new BranchFlow();
@@ -34,36 +33,37 @@ final class Plenum {
   }
 
   /**
-   * @param sharers cylinders that it feeds
    * @param moreArea open to it besides the runners, m²
    */
-  Plenum(EngineParts parts, double cubicMetres, int sharers, double moreArea) {
+  Plenum(EngineParts parts, Room room, int sharers, double moreArea) {
     this.parts = parts;
-    var c = parts.combination();
-    volume =
-        new Volume(
-            parts.gas(), cubicMetres, c.weather().pressure().si(), parts.chargeTemperature(), 0);
-    receiver = (flow, share, dt) -> PhaseShiftedCylinders.pour(flow, share, volume, dt);
-    openArea = sharers * c.intake().runnerEntry().si() + moreArea;
+    this.room = room;
+    receiver = this::receive;
+    openArea = sharers * parts.combination().intake().runnerEntry().si() + moreArea;
+  }
+
+  private void receive(BranchFlow flow, double share, double dt) {
+    PhaseShiftedCylinders.pour(flow, share, parts.gas(), room.feed(), dt);
   }
 
   /**
    * @param others that it feeds as copies of this one
    */
   void join(CylinderUnit unit, Others others) {
-    var mouth = new PipeEnd(parts.gas(), unit.intake(), true, volume);
+    var mouth = new PipeEnd(parts.gas(), unit.intake(), true, room.at(unit.role().share()));
     mouth.open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
     connections.add(
         new RunnerConnection(unit, mouth, new PhaseShiftedCylinders(parts.gas(), others)));
   }
 
   boolean fits(Plenum o) {
-    return Pairing.inPairs(
-        connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
+    return room.getClass() == o.room.getClass()
+        && Pairing.inPairs(
+            connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
   }
 
   void startFrom(Plenum o) {
-    volume.startFrom(o.volume);
+    room.startFrom(o.room);
     for (int k = 0; k < connections.size(); k++) {
       connections.get(k).copies.startFrom(o.connections.get(k).copies);
     }
@@ -89,12 +89,12 @@ final class Plenum {
   private void play(RunnerConnection v, double dt, double speed) {
     double phase = v.unit.cylinder().phase();
     flows.flowAt(v.mouth);
-    flows.pressure = volume.pressure();
+    flows.pressure = room.pressure();
     v.copies.record(phase, flows);
     v.copies.play(
         dt,
         phase,
-        volume.pressure(),
+        room.pressure(),
         v.unit.intake().echoTime() * speed,
         v.unit.intake().admittance(true),
         v.reflection,
@@ -103,32 +103,38 @@ final class Plenum {
 
   /** Finds pressure and temperature after all flows of the step are in. */
   void settle(double dt) {
-    volume.settle();
-    pressureSum += volume.pressure() * dt;
+    room.settle(dt);
+    pressureSum += room.pressure() * dt;
     elapsed += dt;
   }
 
   double stableStep() {
-    return volume.stableStep(openArea);
+    return room.stableStep(openArea);
   }
 
-  Reservoir reservoir() {
-    return volume;
+  /** What a runner at a share of its length opens into. */
+  Reservoir at(double along) {
+    return room.at(along);
+  }
+
+  /** What throttles and blowers open into. */
+  Reservoir feed() {
+    return room.feed();
   }
 
   /** Mean pressure since the last call, Pa. */
   double takeMeanPressure() {
-    double mean = elapsed > 0 ? pressureSum / elapsed : volume.pressure();
+    double mean = elapsed > 0 ? pressureSum / elapsed : room.pressure();
     pressureSum = 0;
     elapsed = 0;
     return mean;
   }
 
   double mass() {
-    return volume.mass();
+    return room.mass();
   }
 
   double energy() {
-    return volume.energy();
+    return room.energy();
   }
 }

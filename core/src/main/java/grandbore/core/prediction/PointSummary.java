@@ -100,7 +100,7 @@ final class PointSummary {
     double fmep =
         relief.contains(RemovedLoss.FRICTION)
             ? 0
-            : friction.at(rpm, plenum / outside, peak.peakPressure).total();
+            : friction.at(rpm, plenum / Friction.STANDARD_PRESSURE, peak.peakPressure).total();
     double displacement = c.bottomEnd().displacement();
     double perTurn = displacement / (4 * Math.PI);
     double drive = network.supply().drivePower() / (speed * perTurn);

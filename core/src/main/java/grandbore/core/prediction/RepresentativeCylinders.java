@@ -26,6 +26,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
    * @param bank that it is solved in, from 0
    * @param group of the bank's primaries that meet first, from 0
    * @param along a log, from the end that is shut: cylinders of the bank before it
+   * @param share of the bank's length before its middle
    * @param plane of the manifold, from 0
    */
   record Role(
@@ -34,6 +35,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
       int bank,
       int group,
       int along,
+      double share,
       int plane,
       Others onPlenum,
       Others onCollector) {
@@ -58,7 +60,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
 
   /**
    * Every cylinder, those left out that are others over again: where the engine, turned on by an
-   * angle, is itself. On a log each has its own place.
+   * angle, is itself. On a log and along a box each has its own place.
    */
   static RepresentativeCylinders full(BuiltEngine engine) {
     var c = engine.combination();
@@ -81,7 +83,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
   private static RepresentativeCylinders placed(Combination c, boolean named) {
     var bottom = c.bottomEnd();
     var turns = turns(c);
-    if (turns.isEmpty()) {
+    if (turns.isEmpty() || c.intake().isBox()) {
       return every(c);
     }
     var onPlenum = new Others(turns.stream().map(t -> new Others.Later(t.by(), 1)).toList());
@@ -113,13 +115,14 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
   /**
    * One mean cylinder for all where they fire evenly. On an unevenly firing bank it hears of the
    * others what they hear of each other on the mean: where two of four follow half a turn later,
-   * half a cylinder does.
+   * half a cylinder does. Along a box each stands at its own place, and all are solved.
    */
   static RepresentativeCylinders live(Combination c) {
     var bottom = c.bottomEnd();
-    boolean planesApart = planes(c) == 2 && c.intake().planeWindow().si() > 0;
+    boolean planesApart =
+        planes(c) == 2 && (c.intake().planeWindow().si() > 0 || c.intake().airBox().isKnown());
     boolean exhaustApart = ExhaustSide.groups(c) > 1 || ExhaustSide.tiesBanks(c);
-    if (!bottom.firesEvenly() || planesApart || exhaustApart) {
+    if (!bottom.firesEvenly() || planesApart || exhaustApart || c.intake().isBox()) {
       return placed(c);
     }
     var onPlenum = onTheMean(bottom, place -> place % planes(c));
@@ -138,6 +141,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
         bank,
         group(c, place),
         along(bottom, place),
+        (along(bottom, place) + 0.5) * bottom.banks() / bottom.cylinders(),
         place % planes(c),
         plenum,
         collector);

@@ -33,11 +33,14 @@ public final class SlowRunning {
   private static final double CRANKING_SPEED = 200;
   private static final int CRANKING_CYCLES = 4;
   private static final int IDLE_CYCLES = 20;
-  private static final int COUNTED_CYCLES = 6;
+  private static final int COUNTED_CYCLES = 12;
   private static final double FIRST_THROTTLE = 0.03;
   private static final double LEAST_THROTTLE = 0.0008;
   private static final double SHUT = 0.8;
   private static final double TENTH_OF_CC = 1e-7;
+
+  /** Room in the tester's hose ahead of its valve, m³ (common practice, no source). */
+  private static final double TESTER = 3e-6;
 
   private final BuiltEngine engine;
   private final BooleanSupplier cancelled;
@@ -77,7 +80,7 @@ public final class SlowRunning {
   }
 
   private double cranked(double clearance) {
-    var network = network(clearance);
+    var network = network(clearance + TESTER);
     double speed = CRANKING_SPEED * Math.PI / 30;
     turn(network, speed, CRANKING_CYCLES, Double.NEGATIVE_INFINITY);
     return network.units().getFirst().cylinder().lastCycle().peakPressure
@@ -173,7 +176,7 @@ public final class SlowRunning {
     }
     double friction =
         new Friction(c)
-            .at(speed * 30 / Math.PI, manifold / c.weather().pressure().si(), 2e6)
+            .at(speed * 30 / Math.PI, manifold / Friction.STANDARD_PRESSURE, 2e6)
             .total();
     return new Balance(work / c.bottomEnd().sweptVolume() - friction, manifold, residual);
   }

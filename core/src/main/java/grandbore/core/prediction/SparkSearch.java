@@ -103,9 +103,16 @@ final class SparkSearch {
     return cylinder.closedCycle(spark + more, speed, piston).work();
   }
 
-  /** Crank angle between the spark and the one that just knocks, rad, within 20° to each side. */
+  /**
+   * Crank angle between the spark and the first that knocks, rad, within 20° to each side. Far
+   * ahead of the best one a flame may be through before the end gas is pressed most, so that the
+   * sum falls again.
+   */
   double margin(Cylinder cylinder, double speed, double piston) {
-    double most = spark + 5 * STEP;
-    return Math.max(-5 * STEP, limit(cylinder, speed, piston, most) - spark);
+    double first = spark;
+    for (int k = 0; k < 5 && excess(cylinder, speed, piston, first) <= 0; k++) {
+      first += STEP;
+    }
+    return Math.max(-5 * STEP, limit(cylinder, speed, piston, first) - spark);
   }
 }

@@ -44,7 +44,8 @@ final class TraceRecorder {
             .filter(u -> u.role().numbers().contains(cylinder))
             .findFirst()
             .orElseThrow(() -> new IllegalArgumentException("There is no cylinder " + cylinder));
-    plenum = network.intake().reservoir(unit.role().plane());
+    plenum = network.intake().reservoir(unit.role());
+    network.intake().inlet(unit.role()).ifPresent(p -> ducts.put(Duct.INLET, p));
     ducts.put(Duct.INTAKE, unit.intake());
     ducts.put(Duct.EXHAUST, unit.exhaust());
     ducts.putAll(network.exhaust().behind(unit.role().bank(), unit.role().group()));

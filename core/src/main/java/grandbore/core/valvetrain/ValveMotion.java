@@ -2,16 +2,14 @@ package grandbore.core.valvetrain;
 
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Given;
-import grandbore.core.combination.ValveTrain;
+import grandbore.core.combination.ValveHardware;
 
 /**
  * One valve behind its train: what the lobe asks for, and what the valve does at a speed.
  *
  * <p>The train is a spring of the stiffness measured at the valve, the valve a mass on its own
- * spring: while the train is pressed, it pushes the valve; where it would have to pull, the valve
- * flies free; at the seat the valve bounces (one degree of freedom, as in S. S. Rao, <i>Mechanical
- * Vibrations</i>, and the textbooks on valve trains). The spring's force on the seat has to be
- * overcome before the valve leaves it, so a soft train lifts later and less.
+ * spring ({@link FlyingValve}). The spring's force on the seat has to be overcome before the valve
+ * leaves it, so a soft train lifts later and less.
  */
 public final class ValveMotion {
   /**
@@ -24,6 +22,7 @@ public final class ValveMotion {
    * @param seatForce of the spring on the seat, N
    * @param springRate N/m
    * @param stiffness of the train at the valve, N/m
+   * @param bindClearance by which it may rise beyond its full lift until the spring is bound, m
    */
   public record Train(
       Lobe lobe,
@@ -34,7 +33,8 @@ public final class ValveMotion {
       double mass,
       double seatForce,
       double springRate,
-      double stiffness) {}
+      double stiffness,
+      double bindClearance) {}
 
   /**
    * What a valve does at one speed.
@@ -59,8 +59,9 @@ public final class ValveMotion {
 
   private static final double MOST_BOUNCE = 0.75e-3;
 
-  private static final double DAMPING = 0.06;
-  private static final double RESTITUTION = 0.3;
+  /** From full lift to where the spring's coils touch, usual (common practice, no source), m. */
+  private static final double BIND_CLEARANCE = 1.5e-3;
+
   private static final int ROWS = ValveLift.ROWS;
   private static final double STEP = ValveLift.CYCLE / ROWS;
 
@@ -87,18 +88,29 @@ public final class ValveMotion {
   public static ValveMotion intake(Combination c) {
     var t = c.valveTrain();
     double centreline = 2 * Math.PI + c.cam().intakeCentreline().si();
-    return of(t, Lobe.intake(c), centreline, t.intakeRocker(), t.intakeLash(), t.intakeMass());
+    double lift = c.intakeLift();
+    return of(
+        c, Lobe.intake(c), centreline, lift, t.intakeRocker(), t.intakeLash(), t.intakeMass());
   }
 
   /** The exhaust valve of a combination. */
   public static ValveMotion exhaust(Combination c) {
     var t = c.valveTrain();
     double centreline = 2 * Math.PI - c.cam().exhaustCentreline();
-    return of(t, Lobe.exhaust(c), centreline, t.exhaustRocker(), t.exhaustLash(), t.exhaustMass());
+    double lift = c.exhaustLift();
+    return of(
+        c, Lobe.exhaust(c), centreline, lift, t.exhaustRocker(), t.exhaustLash(), t.exhaustMass());
   }
 
   private static ValveMotion of(
-      ValveTrain t, Lobe lobe, double centreline, Given rocker, Given lash, Given mass) {
+      Combination c,
+      Lobe lobe,
+      double centreline,
+      double lift,
+      Given rocker,
+      Given lash,
+      Given mass) {
+    var t = c.valveTrain();
     return new ValveMotion(
         new Train(
             lobe,
@@ -109,7 +121,14 @@ public final class ValveMotion {
             mass.si(),
             t.springSeat().si(),
             t.springRate().si(),
-            t.stiffness().si()));
+            t.stiffness().si(),
+            bindClearance(c.valveHardware(), lift)));
+  }
+
+  private static double bindClearance(ValveHardware h, double lift) {
+    return h.installedHeight().isKnown() && h.coilBind().isKnown()
+        ? Math.max(0, h.installedHeight().si() - h.coilBind().si() - lift)
+        : BIND_CLEARANCE;
   }
 
   public Train train() {
@@ -132,62 +151,43 @@ public final class ValveMotion {
     return still;
   }
 
-  /**
-   * The lift at a crank speed, rad/s. Steps of a quarter degree, halved while the train's own
-   * frequency asks for it.
-   */
+  /** A valve on its seat, to be moved on by the crank and the gas. */
+  public FlyingValve flying() {
+    return new FlyingValve(this);
+  }
+
+  /** What the lobe asks for at a phase, lash taken up, m; less than nothing while there is some. */
+  double wanted(double phase) {
+    double at = phase / STEP;
+    double floor = Math.floor(at);
+    int i = Math.floorMod((int) floor, ROWS);
+    return wanted[i] + (at - floor) * (wanted[i + 1] - wanted[i]) - train.lash();
+  }
+
+  /** The lift at a crank speed, rad/s, without gas: from the seat, opposite the nose, round. */
   public Motion at(double speed) {
-    double m = train.mass();
-    double k = train.stiffness();
-    double damper = 2 * DAMPING * Math.sqrt(k * m);
-    double dt = STEP / speed;
-    int parts = Math.clamp((int) Math.ceil(dt * Math.sqrt(k / m) / 0.25), 1, 64);
-    double h = dt / parts;
+    var valve = flying();
     var lifts = new double[ROWS + 1];
-    double x = 0;
-    double v = 0;
     double separation = 0;
     double bounce = 0;
     double seating = 0;
     boolean seatedAgain = false;
     int nose = (int) Math.round(train.centreline() / STEP) % ROWS;
-    // One whole cycle from the base circle opposite the nose and back to it.
     int start = Math.floorMod(nose - ROWS / 2, ROWS);
     for (int n = 0; n < ROWS; n++) {
       int i = (start + n) % ROWS;
-      double from = wanted[i] - train.lash();
-      double rise = (wanted[i + 1] - wanted[i]) / dt;
-      boolean past = n > ROWS / 2;
-      if (x == 0 && v == 0 && from <= 0 && wanted[i + 1] <= train.lash()) {
-        lifts[(i + 1) % ROWS] = 0;
-        continue;
-      }
-      for (int part = 0; part < parts; part++) {
-        double pressed = from + rise * (part + 0.5) * h - x;
-        double push = Math.max(0, k * pressed + (pressed > 0 ? damper * (rise - v) : 0));
-        double force = push - train.seatForce() - train.springRate() * x;
-        if (x <= 0 && v <= 0 && force <= 0) {
-          x = 0;
-          v = 0;
-          continue;
-        }
-        v += h * force / m;
-        x += h * v;
-        if (x < 0) {
-          seating = past ? Math.max(seating, -v) : seating;
-          x = 0;
-          v = -RESTITUTION * v;
-          v = v < 0.02 ? 0 : v;
-          seatedAgain |= past;
-        }
-        if (x > 0 && !seatedAgain) {
-          separation = Math.max(separation, -pressed);
-        }
-        if (seatedAgain) {
-          bounce = Math.max(bounce, x);
-        }
-      }
+      double x = valve.turn(STEP * i, STEP, speed, 0);
       lifts[(i + 1) % ROWS] = x;
+      if (n > ROWS / 2 && valve.met() > 0) {
+        seating = Math.max(seating, valve.met());
+        seatedAgain = true;
+      }
+      if (x > 0 && !seatedAgain) {
+        separation = Math.max(separation, -valve.pressed());
+      }
+      if (seatedAgain) {
+        bounce = Math.max(bounce, x);
+      }
     }
     lifts[ROWS] = lifts[0];
     return new Motion(new ValveLift(lifts), separation, bounce, seating);

@@ -79,6 +79,15 @@ final class GasField {
   final double[] energyFlow;
   final double[] burnedFlow;
 
+  /** What came into each cell from the side in this step, kg. */
+  private final double[] fromSide;
+
+  /** Half of the speed by which that parts a cell's two faces, m/s. */
+  private final double[] parting;
+
+  /** Whether anything ever came from a side. */
+  private boolean hasSides;
+
   private double fastest;
 
   /**
@@ -129,6 +138,8 @@ final class GasField {
     momentumFlow = new double[n];
     energyFlow = new double[n];
     burnedFlow = new double[n];
+    fromSide = new double[n];
+    parting = new double[n];
     // Places that hold only a face keep still air, so that loops may run through them.
     for (int k = 0; k < ends.length; k++) {
       set(ends[k], 1e5, 300, 0, 0);
@@ -173,6 +184,32 @@ final class GasField {
       fastest = Math.max(fastest, rate(to + i));
     }
     walls.copy(from.walls, at, to, cells);
+  }
+
+  /**
+   * What comes into a cell from the side, without momentum; what leaves takes its own along. In the
+   * next step the speeds at the cell's faces differ by what comes, so that a steady flow to the
+   * side needs no step of the pressure.
+   */
+  void receive(int i, double mass, double joules, double burnedIn) {
+    hasSides = true;
+    fromSide[i] += mass;
+    double each = perVolume[i];
+    if (mass < 0) {
+      momentum[i] *= 1 + mass * each / density[i];
+    }
+    density[i] += mass * each;
+    energy[i] += joules * each;
+    burnedMass[i] += burnedIn * each;
+  }
+
+  /** The longest step in which an opening to the side does not throw a cell over, s. */
+  double sideStep(int from, int cells, double sideArea) {
+    double least = Double.MAX_VALUE;
+    for (int i = from; i < from + cells; i++) {
+      least = Math.min(least, volume[i] / sound[i]);
+    }
+    return COURANT * least / sideArea;
   }
 
   private void recover(int i) {
@@ -223,7 +260,29 @@ final class GasField {
     double half = 0.5 * dt;
     for (int k = 0; k < starts.length; k++) {
       sweep(starts[k], ends[k], half);
+      if (hasSides) {
+        part(starts[k], ends[k]);
+      }
       fluxes(starts[k], ends[k]);
+    }
+  }
+
+  /** Speeds at the faces of cells that take or give to the side. */
+  private void part(int start, int end) {
+    for (int i = start; i < end; i++) {
+      velocityL[i] -= parting[i];
+      velocityR[i] += parting[i];
+    }
+  }
+
+  /** What came from the side in a step, as it parts the faces in the next. */
+  private void side(double dt) {
+    for (int i = 0; i < places; i++) {
+      if (fromSide[i] != 0 || parting[i] != 0) {
+        double mean = volume[i] * perLength[i];
+        parting[i] = 0.5 * fromSide[i] / (dt * density[i] * mean);
+        fromSide[i] = 0;
+      }
     }
   }
 
@@ -239,6 +298,7 @@ final class GasField {
     double stepP = pressure[start + 1] - p;
     double stepY = burned[start + 1] - y;
     boolean steep = isSteep(stepRho, rho, stepP, p);
+    boolean sides = hasSides;
     for (int i = start; i < end; i++) {
       boolean last = i == end - 1;
       double rhoNext = last ? rho : density[i + 1];
@@ -260,6 +320,10 @@ final class GasField {
         du = limited(stepU, uNext - u);
         dp = limited(stepP, pNext - p);
         dy = limited(stepY, yNext - y);
+      }
+      if (sides && parting[i] != 0) {
+        // What parts its faces' speeds is what comes from the side; it does not spread the gas.
+        du = 0;
       }
       double k = half * perLength[i];
       double spread = du + u * taper[i];
@@ -370,6 +434,9 @@ final class GasField {
 
   /** Second half of a step, once the end fluxes stand. */
   void update(double dt) {
+    if (hasSides) {
+      side(dt);
+    }
     double most = 0;
     for (int k = 0; k < starts.length; k++) {
       int end = ends[k];

@@ -107,6 +107,11 @@ public final class Pipe {
     return field.stableStep();
   }
 
+  /** The longest step in which an opening of so much area, m², does not throw a cell over, s. */
+  public double stableStep(double sideArea) {
+    return field.sideStep(from, cells, sideArea);
+  }
+
   /** First half of a step of a pipe that lies alone. */
   public void predict(double dt) {
     field.refreshWalls();
@@ -142,6 +147,11 @@ public final class Pipe {
     field.momentumFlow[f] = thrust;
     field.energyFlow[f] = sign * power;
     field.burnedFlow[f] = sign * burnedOut;
+  }
+
+  /** Takes mass (kg), energy (J) and burned mass (kg) into a cell from the side, or gives them. */
+  void receive(int i, double mass, double joules, double burnedMass) {
+    field.receive(from + i, mass, joules, burnedMass);
   }
 
   /** How many. */

@@ -144,7 +144,7 @@ final class BalanceFigures extends FigureList {
         power,
         Quantity.POWER,
         weakest(c().bottomEnd().stroke(), c().bottomEnd().bore(), losses.vacuum()),
-        "drag of the counterweights in oily air: goes with speed³ × stroke⁴ × bore",
+        "drag of the counterweights in oily air: goes with speed³ × reach⁴ × bore",
         "%s, counterweights %s, crankcase vacuum %s"
             .formatted(
                 losses.windage().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '),

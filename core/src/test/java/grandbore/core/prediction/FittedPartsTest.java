@@ -11,6 +11,7 @@ import grandbore.core.combination.Combination;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Provenance;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.flow.ThrottleSection;
 import grandbore.core.units.Measure;
 import grandbore.core.valvetrain.PistonToValve;
 import grandbore.core.valvetrain.ValveMotion;
@@ -29,22 +30,24 @@ class FittedPartsTest extends EngineTest {
         .getFirst();
   }
 
-  /** A spacer is volume: the same engine with its plenum as much larger runs the same, exactly. */
+  /**
+   * A spacer is a length of the throttles' way: as wide as the bores it is longer bores, exactly;
+   * where it is open it is another engine again.
+   */
   @Test
-  void aSpacerIsPlenumVolume() {
-    double opening = EIGHT.intake().spacerOpening().si();
-    var spaced = with(EIGHT, "intake.spacerHeight", 2, Measure.INCHES);
-    var volume = EIGHT.intake().plenumVolume();
-    var larger =
-        EIGHT.with(
-            "intake.plenumVolume",
-            volume.with(volume.si() + opening * 2 * 0.0254, volume.provenance()));
-    assertThat(point(spaced, 5500).torque()).isEqualTo(point(larger, 5500).torque());
-    assertThat(point(spaced, 5500).torque()).isNotEqualTo(point(EIGHT, 5500).torque());
-    var dual = spaced.with("intake.manifold", Intake.Manifold.DUAL_PLANE);
-    assertThat(point(dual, 5500).torque())
-        .isEqualTo(
-            point(larger.with("intake.manifold", Intake.Manifold.DUAL_PLANE), 5500).torque());
+  void aSpacerLengthensTheThrottlesWay() {
+    var in = EIGHT.intake();
+    double bores = in.throttles() * ThrottleSection.each(in);
+    var four = with(EIGHT, "intake.spacerHeight", 2, Measure.INCHES);
+    var holes =
+        four.with("intake.spacerOpening", in.spacerOpening().with(bores, Provenance.MEASURED));
+    double longer = in.throttleLength().si() + 2 * 0.0254;
+    var stretched =
+        EIGHT.with("intake.throttleLength", in.throttleLength().with(longer, Provenance.MEASURED));
+    double torque = point(holes, 5500).torque();
+    assertThat(torque).isCloseTo(point(stretched, 5500).torque(), within(1e-6 * torque));
+    assertThat(torque).isNotCloseTo(point(EIGHT, 5500).torque(), within(1e-4 * torque));
+    assertThat(torque).isNotCloseTo(point(four, 5500).torque(), within(1e-4 * torque));
   }
 
   /** A throttle a runner has no plenum, so that nothing stands on one. */

@@ -211,7 +211,7 @@ class PredictionTest extends EngineTest {
       var curve = live(k.combination(), k.from(), k.to(), 500);
       double hp = Measure.HORSEPOWER.fromSi(curve.peakPower().orElseThrow().power());
       double power = Math.abs(hp / k.observed().power() - 1);
-      assertThat(power).as(k.key() + " power").isLessThan(k.key().matches("E|F") ? 0.08 : 0.06);
+      assertThat(power).as(k.key() + " power").isLessThan(k.key().matches("E|F") ? 0.11 : 0.06);
       powers += power;
       if (!Double.isNaN(k.observed().torque())) {
         double pounds = curve.peakTorque().orElseThrow().torque() / Measure.POUND_FEET.toSi(1);

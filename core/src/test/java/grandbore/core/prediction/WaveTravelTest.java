@@ -159,10 +159,13 @@ class WaveTravelTest extends EngineTest {
         .isCloseTo(c.intake().plenumVolume().si(), within(1e-12));
     var ducts = trace(c).ducts();
     assertThat(ducts.stream().map(DuctTrace::duct))
-        .containsExactly(Duct.INTAKE, Duct.EXHAUST, Duct.SECONDARY, Duct.COLLECTOR, Duct.TAIL);
+        .containsExactly(
+            Duct.INLET, Duct.INTAKE, Duct.EXHAUST, Duct.SECONDARY, Duct.COLLECTOR, Duct.TAIL);
     for (var d : ducts) {
       double drawn =
           switch (d.duct()) {
+            // With a correction of its end on both sides, as wide as all bores together.
+            case INLET -> length(path, Part.THROTTLE) + 0.05;
             case INTAKE -> length(path, Part.RUNNER) + length(path, Part.INTAKE_PORT);
             case EXHAUST -> length(path, Part.EXHAUST_PORT) + length(path, Part.PRIMARY);
             // Each begins with the cone of the merge, as long as it is wide.

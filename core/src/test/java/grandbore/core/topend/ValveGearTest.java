@@ -149,7 +149,8 @@ class ValveGearTest {
     double mass = 0.2;
     double seat = 500;
     double rate = 40e3;
-    var train = new ValveMotion.Train(lobe, 2 * Math.PI + 1.8, 1, 1, 0, mass, seat, rate, 3e7);
+    var train =
+        new ValveMotion.Train(lobe, 2 * Math.PI + 1.8, 1, 1, 0, mass, seat, rate, 3e7, 0.01);
     double force = (seat + rate * lift) / mass / bend;
     double found = new ValveMotion(train).floatSpeed(150, 1600);
     assertThat(found).isBetween(0.9 * Math.sqrt(force), 1.35 * Math.sqrt(force));

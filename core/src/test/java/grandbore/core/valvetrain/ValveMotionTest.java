@@ -21,11 +21,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** The valve behind its train: against closed forms and a library's integrator. */
 class ValveMotionTest {
   private static final double CENTRE = Math.toRadians(465);
+  private static final double BIND = 0.02;
   private static final Lobe LOBE =
       new PolydyneLobe(0.0095, Math.toRadians(236), Math.toRadians(286));
 
   private static Train train(double lash, double mass, double seat, double rate, double stiff) {
-    return new Train(LOBE, CENTRE, 1.6, 1, lash, mass, seat, rate, stiff);
+    return new Train(LOBE, CENTRE, 1.6, 1, lash, mass, seat, rate, stiff, BIND);
   }
 
   private static double wanted(double angle) {
@@ -114,7 +115,7 @@ class ValveMotionTest {
     double seat = 300;
     double rate = 25e3;
     var soft = new PolydyneLobe(0.0095, Math.toRadians(250), Math.toRadians(330));
-    var motion = new ValveMotion(new Train(soft, CENTRE, 1.6, 1, 0, mass, seat, rate, 60e6));
+    var motion = new ValveMotion(new Train(soft, CENTRE, 1.6, 1, 0, mass, seat, rate, 60e6, BIND));
     double expected = Double.POSITIVE_INFINITY;
     double h = 1e-3;
     for (double a = -1.2; a <= 1.2; a += 0.01) {
@@ -197,7 +198,7 @@ class ValveMotionTest {
   @Test
   void aRockersRatioGrowsFromOffTheSeatToOverTheNose() {
     double off = 0.92;
-    var motion = new ValveMotion(new Train(LOBE, CENTRE, 1.6, off, 0, 0.2, 800, 60e3, 20e6));
+    var motion = new ValveMotion(new Train(LOBE, CENTRE, 1.6, off, 0, 0.2, 800, 60e3, 20e6, BIND));
     double near = 0.0003;
     double angle = CENTRE - 1;
     while (LOBE.lift(angle - CENTRE) > near) {

@@ -45,7 +45,7 @@ public final class PathDrawing extends Drawing {
   private static double box(Combination c) {
     return c.intake().manifold() == Intake.Manifold.INDIVIDUAL
         ? 0.02
-        : Math.cbrt(c.intake().sharedVolume());
+        : Math.cbrt(c.intake().plenumVolume().si());
   }
 
   private List<Part> parts(Combination c) {

@@ -49,8 +49,12 @@ final class Dimensions {
             c.exhaust().outlet() == Exhaust.Outlet.SYSTEM
                 || c.exhaust().balance() == Exhaust.Balance.PIPE;
     add(Place.OVER, Part.COMPRESSOR, "boost", "boost.pressure", c -> c.boost().isFitted());
+    Predicate<Combination> boxed = c -> c.intake().airBox().isKnown();
+    add(Place.OVER, Part.DUCT, "inlet duct", "intake.ductLength", boxed);
+    add(Place.OVER, Part.AIR_BOX, "air box", "intake.airBox", boxed);
     add(Place.OVER, Part.THROTTLE, "throttle", "intake.throttleFlow", always);
     add(Place.OVER, Part.PLENUM, "plenum", "intake.plenumVolume", shared);
+    add(Place.OVER, Part.PLENUM, "its length", "intake.boxLength", c -> c.intake().isBox());
     add(Place.OVER, Part.RUNNER, "runner", "intake.runnerLength", always);
     add(Place.OVER, Part.INTAKE_PORT, "port", "heads.intakePortLength", always);
     add(Place.OVER, Part.EXHAUST_PORT, "port", "heads.exhaustPortLength", always);

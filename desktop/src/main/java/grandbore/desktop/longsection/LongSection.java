@@ -326,7 +326,7 @@ final class LongSection extends Pane {
     double a = s.piece().entry() / 2 * axis.scale();
     double b = s.piece().exit() / 2 * axis.scale();
     switch (s.piece().part()) {
-      case PLENUM, SILENCER, COOLER -> {
+      case PLENUM, AIR_BOX, SILENCER, COOLER -> {
         pen.line(palette.ink(), 1.6, s.from(), level - a, s.to(), level - a);
         pen.line(palette.ink(), 1.6, s.from(), level + a, s.to(), level + a);
         pen.line(palette.ink(), 1.6, s.from(), level - a, s.from(), level + a);

@@ -115,6 +115,8 @@ final class PathAxis {
    */
   Optional<double[]> duct(Duct duct, double length) {
     return switch (duct) {
+      case INLET ->
+          find(Part.THROTTLE).map(t -> new double[] {t.from(), find(Part.SPACER).orElse(t).to()});
       case INTAKE -> Optional.of(new double[] {intakeValve() - length * scale, intakeValve()});
       case EXHAUST -> find(Part.PRIMARY).map(p -> new double[] {exhaustValve(), p.to()});
       case SECONDARY -> span(Part.SECONDARY);

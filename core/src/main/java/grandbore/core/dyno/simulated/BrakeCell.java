@@ -182,7 +182,7 @@ final class BrakeCell {
   }
 
   private double oilTorque(TrueCurve curve, double rpm) {
-    double share = curve.plenumPressure(rpm) / air.pressure();
+    double share = curve.plenumPressure(rpm) / Friction.STANDARD_PRESSURE;
     double peak = curve.peakPressure(rpm);
     double built = new Friction(c).at(rpm, share, peak).total();
     var losses = c.losses();
