@@ -2,7 +2,6 @@ package grandbore.core.prediction;
 
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Intake;
-import grandbore.core.combustion.ChamberShape;
 import grandbore.core.combustion.FlameSpeed;
 import grandbore.core.combustion.FlameSurface;
 import grandbore.core.combustion.HeatTransfer;
@@ -120,7 +119,7 @@ final class EngineParts {
 
   Cylinder cylinder(double phase, double clearance) {
     var b = c.bottomEnd();
-    var chamber = chamber(clearance);
+    var chamber = Chambers.of(c, clearance);
     return new Cylinder(
         new ChargeGas(gas, vapour),
         new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
@@ -142,24 +141,6 @@ final class EngineParts {
     var h = c.heads();
     boolean many = h.intakeValves() + h.exhaustValves() > 2;
     return h.tumble().isKnown() ? h.tumble().si() : many ? TUMBLE : 0;
-  }
-
-  /** The room at top centre as simple solids; the head's side takes up what is left of it. */
-  private ChamberShape chamber(double clearance) {
-    var b = c.bottomEnd();
-    var squeeze = c.compression();
-    double flat = Math.max(0, b.deckClearance() + squeeze.gasketThickness().si());
-    double crown = squeeze.pistonVolume().si();
-    return ChamberShape.of(
-        c.heads().chamber(),
-        c.heads().intakeValves() + c.heads().exhaustValves(),
-        b.bore().si(),
-        Math.max(0.05 * clearance, clearance - crown - flat * b.boreArea()),
-        crown,
-        flat,
-        squeeze.planArea().isKnown() ? squeeze.planArea().si() : 0,
-        c.heads().plugOffset().isKnown() ? c.heads().plugOffset().si() : 0,
-        c.heads().plugs());
   }
 
   private HeatTransfer heat(double bore) {

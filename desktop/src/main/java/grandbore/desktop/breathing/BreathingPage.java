@@ -79,18 +79,12 @@ public final class BreathingPage {
             .always()
             .with("intake.throttleFlow", "intake.ratingDepression")
             .with("intake.runnerTurn")
-            .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
-            .with("intake.throttleLength", "intake.throttleSection")
             .when(c -> c.intake().manifold() == Intake.Manifold.PLENUM)
             .with("intake.boxLength")
             .always()
             .with("intake.airBox")
-            .when(c -> c.intake().airBox().isKnown())
-            .with("intake.ductLength", "intake.ductSection")
             .when(c -> c.intake().manifold() != Intake.Manifold.INDIVIDUAL)
             .with("intake.spacerHeight")
-            .when(c -> c.intake().spacerHeight().isKnown())
-            .with("intake.spacerOpening")
             .when(c -> c.intake().manifold() == Intake.Manifold.DUAL_PLANE)
             .with("intake.planeWindow");
     var boost =

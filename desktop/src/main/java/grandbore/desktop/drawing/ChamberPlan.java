@@ -1,6 +1,7 @@
 package grandbore.desktop.drawing;
 
 import grandbore.core.combination.Combination;
+import grandbore.core.prediction.Chambers;
 import grandbore.desktop.look.Palette;
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +15,9 @@ import javafx.scene.paint.Color;
 public final class ChamberPlan {
   /** From a valve's head to the wall and to the next valve, share of the bore. */
   private static final double GAP = 0.012;
+
+  /** Of a flame's outline. */
+  private static final int POINTS = 72;
 
   /**
    * A valve's head.
@@ -68,5 +72,35 @@ public final class ChamberPlan {
           cy + head.y() * scale,
           head.radius() * scale - 1.5);
     }
+  }
+
+  /**
+   * Draws how far a flame has come, over the rest, from its plugs to the wall.
+   *
+   * @param radius of the bore, pixels
+   * @param flame its own radius, m
+   */
+  public static void flame(
+      Combination c, Pen pen, Palette palette, double cx, double cy, double radius, double flame) {
+    var chamber = Chambers.of(c, c.clearanceVolume());
+    double scale = radius / (c.bottomEnd().bore().si() / 2);
+    for (int plug = 0; plug < chamber.plugs(); plug++) {
+      double off = (plug == 0 ? -1 : 1) * chamber.plugOffset() * scale;
+      var line = new double[2 * POINTS];
+      for (int k = 0; k < POINTS; k++) {
+        double angle = 2 * Math.PI * k / POINTS;
+        double reach = Math.min(flame * scale, toWall(off, angle, radius));
+        line[2 * k] = cx + reach * Math.cos(angle);
+        line[2 * k + 1] = cy + off + reach * Math.sin(angle);
+      }
+      pen.outline(palette.power().deriveColor(0, 1, 1, 0.45), line);
+      pen.dot(palette.ink(), cx, cy + off, 2);
+    }
+  }
+
+  /** From a point off the middle, along y, to the circle in a direction. */
+  private static double toWall(double off, double angle, double radius) {
+    double along = off * Math.sin(angle);
+    return -along + Math.sqrt(along * along + radius * radius - off * off);
   }
 }

@@ -1,13 +1,19 @@
 package grandbore.desktop.drawing;
 
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
+import grandbore.core.flow.GasPath;
+import grandbore.core.flow.GasPath.Part;
+import grandbore.core.flow.GasPath.Piece;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import grandbore.desktop.session.Session;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 
@@ -16,95 +22,88 @@ import javafx.scene.text.TextAlignment;
  * below it, sections above.
  */
 public final class PathDrawing extends Drawing {
-  private static final double HEIGHT = 312;
-  private static final double AXIS = 122;
-  private static final double LEVEL = 166;
+  private static final double HEIGHT = 352;
+  private static final double AXIS = 162;
+  private static final double LEVEL = 206;
   private static final double ROW = 48;
+  private static final double TOP_ROW = 42;
   private static final double FIELD = 122;
 
-  /** A part of the path with the place where it begins and ends, and its input. */
-  private record Part(String name, InputField field, double length) {}
+  /** What is not drawn: machines that no input gives a size, and what is far behind. */
+  private static final Set<Part> LEFT_OUT =
+      Set.of(Part.COMPRESSOR, Part.COOLER, Part.TAIL, Part.TURBINE, Part.SILENCER);
 
-  private final InputField plenum = input("intake.plenumVolume");
-  private final InputField runner = input("intake.runnerLength");
-  private final InputField intakePort = input("heads.intakePortLength");
-  private final InputField exhaustPort = input("heads.exhaustPortLength");
-  private final InputField primary = input("exhaust.primaryLength");
-  private final InputField secondary = input("exhaust.secondaryLength");
-  private final InputField collector = input("exhaust.collectorLength");
-  private final InputField entry = input("intake.runnerEntry");
-  private final InputField exit = input("intake.runnerExit");
-  private final InputField primaryBore = input("exhaust.primaryDiameter");
-  private final InputField secondaryBore = input("exhaust.secondaryDiameter");
-  private final InputField collectorBore = input("exhaust.collectorDiameter");
+  private static final Set<Part> ROOMS = Set.of(Part.AIR_BOX, Part.PLENUM);
+
+  /** An input of a part, its name beside it. */
+  private record Measure(Part part, String name, InputField field) {}
+
+  /** A piece from one place to another, pixels; the cylinder without one. */
+  private record Span(Optional<Piece> piece, double from, double to) {
+    boolean is(Part part) {
+      return piece.filter(p -> p.part() == part).isPresent();
+    }
+  }
+
+  private final List<Measure> lengths =
+      List.of(
+          of(Part.DUCT, "inlet duct", "intake.ductLength"),
+          of(Part.THROTTLE, "throttle", "intake.throttleLength"),
+          of(Part.PLENUM, "plenum", "intake.plenumVolume"),
+          of(Part.RUNNER, "runner", "intake.runnerLength"),
+          of(Part.INTAKE_PORT, "port", "heads.intakePortLength"),
+          of(Part.EXHAUST_PORT, "port", "heads.exhaustPortLength"),
+          of(Part.PRIMARY, "primary or branch", "exhaust.primaryLength"),
+          of(Part.SECONDARY, "secondary", "exhaust.secondaryLength"),
+          of(Part.COLLECTOR, "collector", "exhaust.collectorLength"));
+
+  private final Measure exit = of(Part.RUNNER, "runner exit", "intake.runnerExit");
+
+  private final List<Measure> sections =
+      List.of(
+          of(Part.DUCT, "inlet duct", "intake.ductSection"),
+          of(Part.THROTTLE, "throttle bores", "intake.throttleSection"),
+          of(Part.SPACER, "spacer opening", "intake.spacerOpening"),
+          of(Part.RUNNER, "runner entry", "intake.runnerEntry"),
+          exit,
+          of(Part.PRIMARY, "primary bore", "exhaust.primaryDiameter"),
+          of(Part.SECONDARY, "secondary", "exhaust.secondaryDiameter"),
+          of(Part.COLLECTOR, "collector bore", "exhaust.collectorDiameter"));
 
   public PathDrawing(Session session, Look look) {
     super(session, look, HEIGHT, false);
   }
 
-  private static double box(Combination c) {
-    return c.intake().manifold() == Intake.Manifold.INDIVIDUAL
-        ? 0.02
-        : Math.cbrt(c.intake().plenumVolume().si());
-  }
-
-  private List<Part> parts(Combination c) {
-    var ex = c.exhaust();
-    return List.of(
-        new Part("plenum", plenum, box(c)),
-        new Part("runner", runner, c.intake().runnerLength().si()),
-        new Part("port", intakePort, c.heads().intakePortLength().si()),
-        new Part("", null, c.bottomEnd().bore().si()),
-        new Part("port", exhaustPort, c.heads().exhaustPortLength().si()),
-        new Part(
-            ex.kind() == Exhaust.Kind.CAST_MANIFOLD ? "branch" : "primary",
-            primary,
-            ex.primaryLength().si()),
-        new Part(
-            "secondary",
-            secondary,
-            ex.kind() == Exhaust.Kind.STEPPED ? ex.secondaryLength().si() : 0),
-        new Part("collector", collector, ex.collectorLength().si()));
+  private Measure of(Part part, String name, String path) {
+    return new Measure(part, name, input(path));
   }
 
   @Override
   void draw(Pen pen, Palette palette, double width, double height) {
-    var c = session().engine().combination();
-    var parts = parts(c);
-    double scale = (width - 24) / parts.stream().mapToDouble(Part::length).sum();
-    var at = new double[parts.size() + 1];
-    at[0] = 12;
-    for (int i = 0; i < parts.size(); i++) {
-      at[i + 1] = at[i] + parts.get(i).length * scale;
+    var spans = spans(width);
+    Stream.concat(lengths.stream(), sections.stream())
+        .forEach(m -> show(m.field, spans.stream().anyMatch(s -> s.is(m.part) && counts(m.part))));
+    double stroke = session().engine().combination().bottomEnd().stroke().si();
+    for (var s : spans) {
+      double scale = scale(spans);
+      if (s.piece.isEmpty()) {
+        double side = stroke * scale;
+        pen.box(palette.metal(), s.from, AXIS - side / 2, s.to - s.from, side);
+        continue;
+      }
+      var piece = s.piece.get();
+      double a = piece.entry() / 2 * scale;
+      double b = piece.exit() / 2 * scale;
+      var fill = fill(palette, piece.part());
+      if (ROOMS.contains(piece.part())) {
+        pen.box(fill, s.from, AXIS - a, s.to - s.from, 2 * a);
+      } else {
+        pen.outline(fill, s.from, AXIS - a, s.to, AXIS - b, s.to, AXIS + b, s.from, AXIS + a);
+      }
     }
-    boolean shared = c.intake().manifold() != Intake.Manifold.INDIVIDUAL;
-    show(plenum, shared);
-    boolean stepped = c.exhaust().kind() == Exhaust.Kind.STEPPED;
-    show(secondary, stepped);
-    show(secondaryBore, stepped);
-    if (shared) {
-      double side = box(c) * scale;
-      pen.box(palette.gas(), at[0], AXIS - side / 2, side, side);
-    }
-    var in = c.intake();
-    double port = c.heads().intakePortArea();
-    double out = c.heads().exhaustPortArea();
-    double first = circle(c.exhaust().primaryDiameter().si());
-    double last = circle(c.exhaust().collectorDiameter().si());
-    pipe(pen, palette.gas(), at[1], at[2], in.runnerEntry().si(), in.runnerExit().si(), scale);
-    pipe(pen, palette.gas(), at[2], at[3], port, port, scale);
-    double stroke = c.bottomEnd().stroke().si() * scale;
-    pen.box(palette.metal(), at[3], AXIS - stroke / 2, at[4] - at[3], stroke);
-    pipe(pen, palette.metal(), at[4], at[5], out, out, scale);
-    pipe(pen, palette.panel(), at[5], at[6], first, first, scale);
-    if (stepped) {
-      double middle = circle(c.exhaust().secondaryDiameter().si());
-      pipe(pen, palette.panel(), at[6], at[7], middle, middle, scale);
-    }
-    pipe(pen, palette.panel(), at[7], at[8], last, last, scale);
     pen.axis(6, AXIS, width - 6, AXIS);
-    lengths(pen, palette, parts, at, width);
-    sections(pen, palette, at, width);
+    lengths(pen, palette, spans, width);
+    sections(pen, palette, spans, width);
     pen.text(
         "one cylinder's gas path, straightened, to scale",
         palette.soft(),
@@ -113,57 +112,90 @@ public final class PathDrawing extends Drawing {
         height - 8);
   }
 
+  /** A throttle in a runner is as long and wide as that. */
+  private boolean counts(Part part) {
+    var manifold = session().engine().combination().intake().manifold();
+    return part != Part.THROTTLE || manifold != Intake.Manifold.INDIVIDUAL;
+  }
+
+  private static Color fill(Palette palette, Part part) {
+    return switch (part) {
+      case EXHAUST_PORT -> palette.metal();
+      case PRIMARY, SECONDARY, COLLECTOR -> palette.panel();
+      default -> palette.gas();
+    };
+  }
+
+  /** Everything that is drawn, one behind the other over the whole width. */
+  private List<Span> spans(double width) {
+    var c = session().engine().combination();
+    var path = GasPath.of(c, 1);
+    double bore = c.bottomEnd().bore().si();
+    var pieces = new ArrayList<Optional<Piece>>();
+    path.intake().forEach(p -> pieces.add(Optional.of(p)));
+    pieces.add(Optional.empty());
+    path.exhaust().forEach(p -> pieces.add(Optional.of(p)));
+    pieces.removeIf(p -> p.isPresent() && LEFT_OUT.contains(p.get().part()));
+    ToDoubleFunction<Optional<Piece>> length = p -> p.map(Piece::length).orElse(bore);
+    double scale = (width - 24) / pieces.stream().mapToDouble(length).sum();
+    var spans = new ArrayList<Span>();
+    double at = 12;
+    for (var p : pieces) {
+      double to = at + scale * length.applyAsDouble(p);
+      spans.add(new Span(p, at, to));
+      at = to;
+    }
+    return spans;
+  }
+
+  /** Pixels a metre. */
+  private static double scale(List<Span> spans) {
+    var runner = find(spans, Part.RUNNER);
+    return (runner.to - runner.from) / runner.piece.orElseThrow().length();
+  }
+
+  private static Span find(List<Span> spans, Part part) {
+    return spans.stream().filter(s -> s.is(part)).findFirst().orElseThrow();
+  }
+
+  private List<Measure> shown(List<Measure> all) {
+    return all.stream().filter(m -> isOn(m.field)).toList();
+  }
+
   /** Lengths below the path, their inputs in two rows so that none covers another. */
-  private void lengths(Pen pen, Palette palette, List<Part> parts, double[] at, double width) {
-    long shown = parts.stream().filter(p -> p.field != null && isOn(p.field)).count();
-    double step = width / shown;
-    int slot = 0;
-    for (int i = 0; i < parts.size(); i++) {
-      var part = parts.get(i);
-      if (part.field == null || !isOn(part.field)) {
-        continue;
-      }
-      pen.thin(at[i], AXIS + 30, at[i], LEVEL + 3);
-      pen.thin(at[i + 1], AXIS + 30, at[i + 1], LEVEL + 3);
-      pen.dimension(at[i], LEVEL, at[i + 1], LEVEL);
+  private void lengths(Pen pen, Palette palette, List<Span> spans, double width) {
+    var shown = shown(lengths);
+    double step = width / shown.size();
+    for (int slot = 0; slot < shown.size(); slot++) {
+      var measure = shown.get(slot);
+      var span = find(spans, measure.part);
+      pen.thin(span.from, AXIS + 30, span.from, LEVEL + 3);
+      pen.thin(span.to, AXIS + 30, span.to, LEVEL + 3);
+      pen.dimension(span.from, LEVEL, span.to, LEVEL);
       double middle = step * (slot + 0.5);
       double top = LEVEL + 22 + (slot % 2 == 0 ? 0 : ROW);
-      pen.thin((at[i] + at[i + 1]) / 2, LEVEL + 2, middle, LEVEL + 16);
+      pen.thin((span.from + span.to) / 2, LEVEL + 2, middle, LEVEL + 16);
       pen.thin(middle, LEVEL + 16, middle, top);
       double start = Math.clamp(middle - FIELD / 2, 6, width - FIELD - 6);
-      pen.text(part.name, palette.soft(), TextAlignment.LEFT, start + 20, top + 7);
-      place(part.field, start, top + 14);
-      slot++;
+      pen.text(measure.name, palette.soft(), TextAlignment.LEFT, start + 20, top + 7);
+      place(measure.field, start, top + 14);
     }
   }
 
-  /** Sections above the path, in the order of the gas. */
-  private void sections(Pen pen, Palette palette, double[] at, double width) {
-    var fields = List.of(entry, exit, primaryBore, secondaryBore, collectorBore);
-    var names =
-        List.of("runner entry", "runner exit", "primary bore", "secondary", "collector bore");
-    double[] where = {at[1] + 4, at[2] - 4, at[5] + 8, at[6] + 8, at[7] + 8};
-    double step = (width - 12) / fields.stream().filter(this::isOn).count();
-    int slot = 0;
-    for (int i = 0; i < fields.size(); i++) {
-      if (!isOn(fields.get(i))) {
-        continue;
-      }
-      double x = 8 + step * slot++;
-      pen.text(names.get(i), palette.soft(), TextAlignment.LEFT, x + 20, 10);
-      place(fields.get(i), x, 17);
-      pen.thin(x + 60, 46, where[i], AXIS - 28);
+  /** Sections above the path, in the order of the gas, in two rows. */
+  private void sections(Pen pen, Palette palette, List<Span> spans, double width) {
+    var shown = shown(sections);
+    double step = (width - 12 - FIELD / 2) / shown.size();
+    for (int slot = 0; slot < shown.size(); slot++) {
+      var measure = shown.get(slot);
+      var span = find(spans, measure.part);
+      double x = Math.min(8 + step * slot, width - FIELD - 6);
+      double top = slot % 2 == 0 ? 10 : 10 + TOP_ROW;
+      pen.text(measure.name, palette.soft(), TextAlignment.LEFT, x + 20, top);
+      place(measure.field, x, top + 7);
+      double end = Math.min(8, (span.to - span.from) / 2);
+      double where = measure == exit ? span.to - end : span.from + end;
+      pen.thin(x + 60, top + 36, where, AXIS - 28);
     }
-  }
-
-  private static double circle(double diameter) {
-    return Math.PI / 4 * diameter * diameter;
-  }
-
-  private static void pipe(
-      Pen pen, Color fill, double from, double to, double startArea, double endArea, double scale) {
-    double a = Math.sqrt(startArea / Math.PI) * scale;
-    double b = Math.sqrt(endArea / Math.PI) * scale;
-    pen.outline(fill, from, AXIS - a, to, AXIS - b, to, AXIS + b, from, AXIS + a);
   }
 }

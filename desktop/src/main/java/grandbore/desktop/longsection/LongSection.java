@@ -17,6 +17,7 @@ import grandbore.desktop.look.Palette;
 import grandbore.desktop.results.Shown;
 import grandbore.desktop.session.Session;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.beans.property.DoubleProperty;
 import javafx.scene.Cursor;
@@ -33,6 +34,9 @@ import javafx.scene.text.TextAlignment;
  * another.
  */
 final class LongSection extends Pane {
+  /** Where the chamber is seen from below, pixels. */
+  private record Plan(double x, double y, double radius) {}
+
   /** Radius of the chamber seen from below, px. */
   private static final double PLAN = 44;
 
@@ -65,6 +69,7 @@ final class LongSection extends Pane {
 
   private double gaugesY;
   private double over;
+  private Optional<Plan> plan = Optional.empty();
   private Trace trace;
   private GasView view = GasView.PRESSURE;
   private GasView.Range range;
@@ -194,6 +199,7 @@ final class LongSection extends Pane {
               range.place(trace.along(Duct.EXHAUST).orElseThrow().of(view.state())[row][0]));
       arrows(pen, palette, row);
       read(pen, palette, row);
+      flame(pen, palette, trace.of(Kind.FLAME_RADIUS)[row]);
     }
     var figure = figure(pen);
     figure.ports(
@@ -202,6 +208,14 @@ final class LongSection extends Pane {
         behind,
         path.find(Part.EXHAUST_PORT).orElseThrow().entry());
     figure.moving(angle, in, out, inside);
+  }
+
+  /** How far the flame has come, in the chamber as it is seen from below. */
+  private void flame(Pen pen, Palette palette, double radius) {
+    if (radius > 0) {
+      var c = session.engine().combination();
+      plan.ifPresent(p -> ChamberPlan.flame(c, pen, palette, p.x, p.y, p.radius, radius));
+    }
   }
 
   /** What gauges in the cylinder would read. */
@@ -317,9 +331,9 @@ final class LongSection extends Pane {
     double foot = still.getHeight() - (wide ? 20 : 35) * look.text();
     double radius = Math.min(PLAN, (foot - gaugesY) / 2);
     double x = getWidth() - 12 - radius;
-    if (radius > PLAN / 2 && x - radius > gaugesX + GAUGES * look.text()) {
-      ChamberPlan.draw(c, pen, palette, x, foot - radius, radius);
-    }
+    boolean room = radius > PLAN / 2 && x - radius > gaugesX + GAUGES * look.text();
+    plan = room ? Optional.of(new Plan(x, foot - radius, radius)) : Optional.empty();
+    plan.ifPresent(p -> ChamberPlan.draw(c, pen, palette, p.x, p.y, p.radius));
   }
 
   private void piece(Pen pen, Palette palette, PathAxis.Span s) {
