@@ -8,6 +8,7 @@ import java.util.List;
 
 /** Where primaries meet, and the pipe behind it. */
 abstract sealed class Collector permits MergeCollector, LogCollector {
+  private final Cycle cycle;
   private final WorkingGas gas;
   private final Pipe pipe;
   private final List<RunnerConnection> connections = new ArrayList<>();
@@ -16,8 +17,9 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
   /**
    * @param pipe that carries on from it
    */
-  Collector(WorkingGas gas, Pipe pipe) {
-    this.gas = gas;
+  Collector(EngineParts parts, Pipe pipe) {
+    cycle = parts.cycle();
+    gas = parts.gas();
     this.pipe = pipe;
   }
 
@@ -27,7 +29,8 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
    */
   final void join(CylinderUnit unit, int branch, Others others) {
     if (!others.each().isEmpty()) {
-      connections.add(new RunnerConnection(unit, branch, new PhaseShiftedCylinders(gas, others)));
+      connections.add(
+          new RunnerConnection(unit, branch, new PhaseShiftedCylinders(cycle, gas, others)));
     }
   }
 
@@ -43,7 +46,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
       this.unit = unit;
       this.branch = branch;
       this.copies = copies;
-      reflection = unit::exhaustReflection;
+      reflection = unit.exhaustPort()::reflection;
       receiver = (copy, share, dt) -> receive(branch, copy, share, admittance());
     }
 

@@ -1,54 +1,32 @@
 package grandbore.core.prediction;
 
-import grandbore.core.flow.FlowCurve;
-import grandbore.core.valvetrain.FlyingValve;
 import grandbore.core.valvetrain.ValveLift;
 import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeEnd;
+import java.util.List;
 
-/** One cylinder with its valves, its runner and port, its exhaust port and primary. */
+/** One cylinder with the ports that lead to it. */
 final class CylinderUnit {
-  /** Share that comes back from a shut valve, the losses of the way taken off. */
-  private static final double WALL_REFLECTION = 0.7;
-
   /** Valves that bounce no higher close a charge in all the same, which leaks past them, m. */
   private static final double MOST_LEAK = 0.5e-3;
 
-  /**
-   * What the valves send back at every row of an {@link ReflectionCorrection}; none where there are
-   * no copies.
-   */
-  private final double[] intakeReflections;
-
-  private final double[] exhaustReflections;
   private final Cylinder cylinder;
-  private final Pipe intake;
-  private final Pipe exhaust;
+  private final Port intake;
+  private final Port exhaust;
+
+  /** All, in the order of the gas. */
+  private final List<Port> ports;
+
+  private final double[] lifts;
   private final RodLoads loads;
-  private final double intakeShare;
-  private final double exhaustShare;
   private final RepresentativeCylinders.Role role;
-  private final FlowCurve intakeFlow;
-  private final FlowCurve exhaustFlow;
-  private final double intakeArea;
-  private final double exhaustArea;
-  private final PipeEnd intakeValve;
-  private final PipeEnd exhaustValve;
+  private final Cycle cycle;
   private double inducted;
   private double lastInducted;
   private double exhaustHeat;
   private double exhaustMass;
   private double exhaustTemperature;
-  private ValveLift intakeLift;
-  private ValveLift exhaustLift;
-
-  /** Moved by the gas too, where they no longer follow. */
-  private final FlyingValve intakeFlight;
-
-  private final FlyingValve exhaustFlight;
-  private final double intakeFace;
-  private final double exhaustFace;
-  private boolean flies;
+  private double leak;
   private double portMach;
   private double lastPortMach;
   private double blowBy;
@@ -61,99 +39,85 @@ final class CylinderUnit {
   CylinderUnit(
       EngineParts parts, RepresentativeCylinders.Role role, boolean mean, double clearance) {
     this.role = role;
+    cycle = parts.cycle();
     int number = role.number();
     var c = parts.combination();
-    double phase = (Cylinder.CYCLE - role.firesAt()) % Cylinder.CYCLE;
-    cylinder = parts.cylinder(phase, clearance);
+    cylinder = parts.cylinder(cycle.phase(-role.firesAt()), clearance);
+    double runner = mean ? parts.piping().meanRunnerLength() : c.intake().runnerLength(number);
+    var in = parts.piping().intakePipe(runner);
     intake =
-        parts
-            .piping()
-            .intakePipe(mean ? parts.piping().meanRunnerLength() : c.intake().runnerLength(number));
-    exhaust = parts.piping().exhaustPipe();
-    intakeReflections = new double[mean ? ReflectionCorrection.ROWS : 0];
-    exhaustReflections = new double[intakeReflections.length];
-    intakeShare = mean ? parts.meanIntakeShare() : c.heads().intakeShare(number);
-    exhaustShare = mean ? parts.meanExhaustShare() : c.heads().exhaustShare(number);
-    intakeLift = parts.intakeValve().still();
-    exhaustLift = parts.exhaustValve().still();
+        new Port(
+            in,
+            new PipeEnd(parts.gas(), in, false, cylinder),
+            parts.intakeValve(),
+            parts.intakeFlow(),
+            mean ? parts.meanIntakeShare() : c.heads().intakeShare(number),
+            c.heads().intakePortArea(),
+            c.heads().intakeValve().si(),
+            mean);
+    var out = parts.piping().exhaustPipe();
+    exhaust =
+        new Port(
+            out,
+            new PipeEnd(parts.gas(), out, true, cylinder),
+            parts.exhaustValve(),
+            parts.exhaustFlow(),
+            mean ? parts.meanExhaustShare() : c.heads().exhaustShare(number),
+            c.heads().exhaustPortArea(),
+            c.heads().exhaustValve().si(),
+            mean);
+    ports = List.of(intake, exhaust);
+    lifts = new double[ports.size()];
     loads = parts.rodLoads();
-    intakeFlight = parts.intakeValve().flying();
-    exhaustFlight = parts.exhaustValve().flying();
-    intakeFace = Math.PI / 4 * square(c.heads().intakeValve().si());
-    exhaustFace = Math.PI / 4 * square(c.heads().exhaustValve().si());
-    intakeFlow = parts.intakeFlow();
-    exhaustFlow = parts.exhaustFlow();
-    intakeArea = parts.combination().heads().intakePortArea();
-    exhaustArea = parts.combination().heads().exhaustPortArea();
-    intakeValve = new PipeEnd(parts.gas(), intake, false, cylinder);
-    exhaustValve = new PipeEnd(parts.gas(), exhaust, true, cylinder);
   }
 
   /** Sets what the valves do at the speed that is run. */
   void setLifts(ValveLift in, ValveLift out, boolean follow) {
-    flies = !follow;
-    intakeLift = in;
-    exhaustLift = out;
-    for (int row = 0; row < intakeReflections.length; row++) {
-      double phase = Cylinder.CYCLE * row / ReflectionCorrection.ROWS;
-      intakeReflections[row] = reflection(intakeFlow.at(in.at(phase)), intakeArea);
-      exhaustReflections[row] = reflection(exhaustFlow.at(out.at(phase)), exhaustArea);
-    }
+    leak = follow ? 0 : MOST_LEAK;
+    intake.setLift(in, follow, cycle);
+    exhaust.setLift(out, follow, cycle);
   }
 
   /**
    * The longest step in which what flows through open valves does not throw the pressure over, s.
    */
   double stableStep() {
-    double open = intakeValve.area() + exhaustValve.area();
+    double open = 0;
+    for (int k = 0; k < lifts.length; k++) {
+      open += ports.get(k).end().area();
+    }
     return open > 0 ? cylinder.stableStep(open) : Double.MAX_VALUE;
-  }
-
-  private static double square(double r) {
-    return r * r;
   }
 
   /** Takes over where another's gas and valves are. */
   void startFrom(CylinderUnit o) {
     cylinder.startFrom(o.cylinder);
-    intakeFlight.startFrom(o.intakeFlight);
-    exhaustFlight.startFrom(o.exhaustFlight);
-  }
-
-  /** Lift in the middle of a step: of a valve that flies as gas and train have moved it. */
-  private double lift(
-      FlyingValve flight, ValveLift lift, PipeEnd valve, double face, double half, double dt) {
-    double phase = cylinder.phase();
-    if (!flies) {
-      return lift.at(phase + half);
+    for (int k = 0; k < ports.size(); k++) {
+      ports.get(k).startFrom(o.ports.get(k));
     }
-    double before = flight.lift();
-    double gas = face * (cylinder.pressure() - valve.pipePressure());
-    return 0.5 * (before + flight.turn(phase, 2 * half, 2 * half / dt, gas));
   }
 
-  /** Finds the flow through both valves. */
+  /** Finds the flow through all valves. */
   void coupleValves(double dt, double halfAngle) {
     cylinder.lookAhead(halfAngle);
-    double lift = lift(intakeFlight, intakeLift, intakeValve, intakeFace, halfAngle, dt);
-    double outLift = lift(exhaustFlight, exhaustLift, exhaustValve, exhaustFace, halfAngle, dt);
-    double leak = flies ? MOST_LEAK : 0;
-    boolean shut = lift <= leak && outLift <= leak;
+    boolean shut = true;
+    for (int k = 0; k < lifts.length; k++) {
+      lifts[k] = ports.get(k).lift(cylinder.phase(), halfAngle, dt, cylinder.pressure());
+      shut &= lifts[k] <= leak;
+    }
     if (!cylinder.isClosed() && shut) {
       cylinder.close();
     } else if (cylinder.isClosed() && !shut) {
       cylinder.open();
     }
-    intakeValve.open(lift <= 0 ? 0 : intakeShare * intakeFlow.at(lift));
-    exhaustValve.open(outLift <= 0 ? 0 : exhaustShare * exhaustFlow.at(outLift));
-    intakeValve.couple(dt);
-    exhaustValve.couple(dt);
-    stir(intakeValve, dt);
-    stir(exhaustValve, dt);
-    double fresh = intakeValve.massFlow() - intakeValve.burnedFlow();
-    inducted += fresh * dt;
-    portMach = Math.max(portMach, intakeValve.mach());
-    double out = -exhaustValve.massFlow() * dt;
+    for (int k = 0; k < lifts.length; k++) {
+      ports.get(k).couple(lifts[k], dt);
+      stir(ports.get(k).end(), dt);
+    }
+    var in = intake.end();
+    inducted += (in.massFlow() - in.burnedFlow()) * dt;
+    portMach = Math.max(portMach, in.mach());
+    double out = -exhaust.end().massFlow() * dt;
     exhaustMass += out;
     exhaustHeat += out * cylinder.temperature();
   }
@@ -193,34 +157,33 @@ final class CylinderUnit {
     return false;
   }
 
-  /** Share of a sound wave that the intake valve sends back at a phase. */
-  double intakeReflection(double phase) {
-    return intakeReflections[ReflectionCorrection.row(phase)];
+  Port intakePort() {
+    return intake;
   }
 
-  /** Share of a sound wave that the exhaust valve sends back at a phase. */
-  double exhaustReflection(double phase) {
-    return exhaustReflections[ReflectionCorrection.row(phase)];
-  }
-
-  private static double reflection(double open, double pipe) {
-    return WALL_REFLECTION * Math.max(0, 1 - open / pipe);
+  Port exhaustPort() {
+    return exhaust;
   }
 
   PipeEnd intakeValve() {
-    return intakeValve;
+    return intake.end();
   }
 
   PipeEnd exhaustValve() {
-    return exhaustValve;
+    return exhaust.end();
   }
 
   double intakeLift() {
-    return flies ? intakeFlight.lift() : intakeLift.at(cylinder.phase());
+    return intake.liftNow(cylinder.phase());
   }
 
   double exhaustLift() {
-    return flies ? exhaustFlight.lift() : exhaustLift.at(cylinder.phase());
+    return exhaust.liftNow(cylinder.phase());
+  }
+
+  /** Of all ports, in the order of the gas. */
+  List<Pipe> pipes() {
+    return ports.stream().map(Port::pipe).toList();
   }
 
   RodLoads loads() {
@@ -247,11 +210,11 @@ final class CylinderUnit {
   }
 
   Pipe intake() {
-    return intake;
+    return intake.pipe();
   }
 
   Pipe exhaust() {
-    return exhaust;
+    return exhaust.pipe();
   }
 
   /** Fresh charge taken in through the valve in the last cycle, kg. */

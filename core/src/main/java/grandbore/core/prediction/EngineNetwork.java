@@ -42,8 +42,7 @@ final class EngineNetwork {
       double clearance = roles.alike() ? mean(clearances) : clearances[role.number() - 1];
       var unit = new CylinderUnit(parts, role, roles.alike(), clearance);
       units.add(unit);
-      pipes.add(unit.intake());
-      pipes.add(unit.exhaust());
+      pipes.addAll(unit.pipes());
       intake.join(unit, role.onPlenum());
       exhaust.join(unit, role.bank(), role.group(), role.onCollector());
     }
@@ -80,7 +79,7 @@ final class EngineNetwork {
   private boolean firesAlike(CylinderUnit mine, EngineNetwork o, CylinderUnit other) {
     double off = sinceFirst(mine) - o.sinceFirst(other);
     return mine.role().numbers().equals(other.role().numbers())
-        && Math.abs(Math.IEEEremainder(off, Cylinder.CYCLE)) < SAME_PHASE;
+        && parts.cycle().apart(off, 0) < SAME_PHASE;
   }
 
   private double sinceFirst(CylinderUnit unit) {

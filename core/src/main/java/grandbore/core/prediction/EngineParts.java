@@ -236,6 +236,10 @@ final class EngineParts {
     return Math.max(COLDEST_CHARGE, c.weather().temperature().si() - cooling / cp);
   }
 
+  Cycle cycle() {
+    return Cycle.FOUR_STROKE;
+  }
+
   Combination combination() {
     return c;
   }

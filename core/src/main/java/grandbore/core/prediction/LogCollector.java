@@ -34,7 +34,7 @@ final class LogCollector extends Collector {
    * @param keep takes the log's own pipes into the network
    */
   LogCollector(EngineParts parts, Pipe pipe, int sharers, boolean apart, UnaryOperator<Pipe> keep) {
-    super(parts.gas(), pipe);
+    super(parts, pipe);
     this.apart = apart;
     var piping = parts.piping();
     for (int k = 0; k < (apart ? sharers : 1); k++) {

@@ -12,7 +12,7 @@ final class MergeCollector extends Collector {
   private final Junction junction;
 
   MergeCollector(EngineParts parts, Pipe pipe) {
-    super(parts.gas(), pipe);
+    super(parts, pipe);
     junction = parts.piping().merge();
     junction.join(pipe, true, -1);
   }

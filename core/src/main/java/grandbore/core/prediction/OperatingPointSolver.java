@@ -286,7 +286,7 @@ final class OperatingPointSolver {
   }
 
   private void boost(double speed) {
-    double seconds = Cylinder.CYCLE / speed;
+    double seconds = parts.cycle().length() / speed;
     double charge = 0;
     for (var u : network.units()) {
       charge += u.inducted();

@@ -18,15 +18,18 @@ final class PhaseShiftedCylinders {
 
   private final WorkingGas gas;
   private final List<Others.Later> others;
-  private final RecordedFlow recorded = new RecordedFlow();
+  private final Cycle cycle;
+  private final RecordedFlow recorded;
   private final List<ReflectionCorrection> corrections = new ArrayList<>();
   private final BranchFlow copy = new BranchFlow();
 
   /**
    * @param gas in their pipes
    */
-  PhaseShiftedCylinders(WorkingGas gas, Others others) {
+  PhaseShiftedCylinders(Cycle cycle, WorkingGas gas, Others others) {
+    this.cycle = cycle;
     this.gas = gas;
+    recorded = new RecordedFlow(cycle);
     this.others = others.each();
     for (int k = 0; k < this.others.size(); k++) {
       corrections.add(new ReflectionCorrection());
@@ -74,11 +77,11 @@ final class PhaseShiftedCylinders {
     if (!recorded.isReady()) {
       return;
     }
-    int now = ReflectionCorrection.row(phase);
-    int back = ReflectionCorrection.before(now, delay);
+    int now = cycle.row(phase);
+    int back = cycle.before(now, delay);
     for (int k = 0; k < others.size(); k++) {
       double at = phase - others.get(k).by();
-      at = at < 0 ? at + Cylinder.CYCLE : at;
+      at = at < 0 ? at + cycle.length() : at;
       recorded.at(at, copy);
       double answer =
           corrections.get(k).answer(now, back, pressure - copy.pressure, reflection.at(at));
@@ -98,7 +101,7 @@ final class PhaseShiftedCylinders {
 
   /** The pressure has gone on rising by so much within the step, Pa. */
   void hear(double phase, double rise) {
-    int now = ReflectionCorrection.row(phase);
+    int now = cycle.row(phase);
     for (int k = 0; recorded.isReady() && k < others.size(); k++) {
       corrections.get(k).hear(now, rise);
     }

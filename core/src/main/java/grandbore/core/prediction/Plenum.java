@@ -28,7 +28,7 @@ final class Plenum {
       this.unit = unit;
       this.mouth = mouth;
       this.copies = copies;
-      reflection = unit::intakeReflection;
+      reflection = unit.intakePort()::reflection;
     }
   }
 
@@ -53,7 +53,8 @@ final class Plenum {
     var mouth = new PipeEnd(parts.gas(), unit.intake(), true, room.at(unit.role().share()));
     mouth.open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
     connections.add(
-        new RunnerConnection(unit, mouth, new PhaseShiftedCylinders(parts.gas(), others)));
+        new RunnerConnection(
+            unit, mouth, new PhaseShiftedCylinders(parts.cycle(), parts.gas(), others)));
   }
 
   boolean fits(Plenum o) {

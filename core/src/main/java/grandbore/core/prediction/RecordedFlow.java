@@ -14,14 +14,16 @@ final class RecordedFlow {
    */
   private static final int FIELDS = 5;
 
-  private static final int ROWS = 720;
-  private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
+  private static final int ROWS = Cycle.ROWS;
 
   /** Share of the new cycle in what is kept: copies that lag a cycle would else hunt. */
   static final double FRESH = 0.85;
 
-  /** A cycle, but for the rounding of its steps, rad. */
-  private static final double WHOLE = Cylinder.CYCLE - 1e-6;
+  /** Of the steps of a cycle, rad. */
+  private static final double ROUNDING = 1e-6;
+
+  private final Cycle cycle;
+  private final double perRadian;
 
   /** Row after row, all fields of a degree side by side; the first row again at the end. */
   private final double[] rows = new double[(ROWS + 1) * FIELDS];
@@ -33,6 +35,11 @@ final class RecordedFlow {
   private double seen;
 
   private double fresh = FRESH;
+
+  RecordedFlow(Cycle cycle) {
+    this.cycle = cycle;
+    perRadian = cycle.perRadian();
+  }
 
   /** Sets the share of the new cycle in what is kept: less where copies hunt. */
   void freshen(double share) {
@@ -59,7 +66,7 @@ final class RecordedFlow {
   /** Keeps the flows at a phase; phases rise until the cycle starts anew. */
   void record(double phase, BranchFlow flows) {
     if (!Double.isNaN(lastPhase)) {
-      double to = phase < lastPhase ? phase + Cylinder.CYCLE : phase;
+      double to = phase < lastPhase ? phase + cycle.length() : phase;
       fill(lastPhase, to, flows);
       seen += to - lastPhase;
     }
@@ -69,9 +76,9 @@ final class RecordedFlow {
 
   private void fill(double from, double to, BranchFlow flows) {
     double share = isReady() ? fresh : 1;
-    int end = (int) (to * PER_RADIAN);
-    for (int row = (int) (from * PER_RADIAN) + 1; row <= end; row++) {
-      double f = (row / PER_RADIAN - from) / (to - from);
+    int end = (int) (to * perRadian);
+    for (int row = (int) (from * perRadian) + 1; row <= end; row++) {
+      double f = (row / perRadian - from) / (to - from);
       int at = row % ROWS * FIELDS;
       put(at, share, last.massFlow, flows.massFlow, f);
       put(at + 1, share, last.speed, flows.speed, f);
@@ -91,12 +98,12 @@ final class RecordedFlow {
 
   /** Whether a whole cycle has been seen. */
   boolean isReady() {
-    return seen > WHOLE;
+    return seen > cycle.length() - ROUNDING;
   }
 
   /** The flows at a phase, from this cycle where it has got there, else from the last. */
   void at(double phase, BranchFlow out) {
-    double place = phase * PER_RADIAN;
+    double place = phase * perRadian;
     int row = Math.min((int) place, ROWS - 1);
     double f = place - row;
     int at = row * FIELDS;

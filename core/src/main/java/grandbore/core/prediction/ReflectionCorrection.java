@@ -7,8 +7,7 @@ package grandbore.core.prediction;
  * zero and so is the answer.
  */
 final class ReflectionCorrection {
-  static final int ROWS = 720;
-  private static final double PER_RADIAN = ROWS / Cylinder.CYCLE;
+  private static final int ROWS = Cycle.ROWS;
 
   /** Sound stays small beside the gas's own pressure, Pa. */
   private static final double LOUDEST = 50e3;
@@ -24,20 +23,6 @@ final class ReflectionCorrection {
     System.arraycopy(o.sent, 0, sent, 0, ROWS);
     row = o.row;
     first = o.first;
-  }
-
-  /** The row of a phase, rad. */
-  static int row(double phase) {
-    return (int) (phase * PER_RADIAN) % ROWS;
-  }
-
-  /**
-   * The row a wave was sent at that is back now.
-   *
-   * @param delay crank angle a wave takes up and down the pipe, rad
-   */
-  static int before(int now, double delay) {
-    return Math.floorMod(now - Math.max(1, (int) (delay * PER_RADIAN + 0.5)), ROWS);
   }
 
   /**

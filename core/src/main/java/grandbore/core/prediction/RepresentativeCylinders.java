@@ -2,7 +2,6 @@ package grandbore.core.prediction;
 
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import java.util.ArrayList;
 import java.util.List;
@@ -44,9 +43,6 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
     }
   }
 
-  /** Firings closer than that are at the same angle, rad. */
-  private static final double SAME = 1e-3;
-
   /** Every cylinder. */
   static RepresentativeCylinders every(Combination c) {
     var bottom = c.bottomEnd();
@@ -71,29 +67,28 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
                 c.heads().intakeShares(),
                 c.heads().exhaustShares())
             .allMatch(each -> each.stream().distinct().count() <= 1);
-    boolean onLog = c.exhaust().kind() == Exhaust.Kind.CAST_MANIFOLD;
-    return alike && !onLog ? placed(c, true) : every(c);
+    return alike ? placed(c, GasGraph.of(c, true), true) : every(c);
   }
 
   /** Mean cylinders, one for each place that sees the others differently. */
   static RepresentativeCylinders placed(Combination c) {
-    return placed(c, false);
+    return placed(c, GasGraph.of(c, c.intake().isBox()), false);
   }
 
-  private static RepresentativeCylinders placed(Combination c, boolean named) {
+  private static RepresentativeCylinders placed(Combination c, GasGraph graph, boolean named) {
     var bottom = c.bottomEnd();
-    var turns = turns(c);
-    if (turns.isEmpty() || c.intake().isBox()) {
+    var turns = graph.turns();
+    if (turns.isEmpty()) {
       return every(c);
     }
     var onPlenum = new Others(turns.stream().map(t -> new Others.Later(t.by(), 1)).toList());
     var onBank =
         new Others(
             turns.stream()
-                .filter(t -> !t.swapsBanks())
+                .filter(t -> !swapsBanks(bottom, t))
                 .map(t -> new Others.Later(t.by(), 1))
                 .toList());
-    boolean oneBank = turns.stream().anyMatch(Turn::swapsBanks);
+    boolean oneBank = turns.stream().anyMatch(t -> swapsBanks(bottom, t));
     var roles = new ArrayList<Role>();
     var played = new boolean[bottom.cylinders()];
     for (int place = 0; place < played.length; place++) {
@@ -110,6 +105,10 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
       roles.add(role(c, place, bank, named ? copies : List.of(), onPlenum, onBank));
     }
     return new RepresentativeCylinders(roles, true);
+  }
+
+  private static boolean swapsBanks(BottomEnd bottom, GasGraph.Turn turn) {
+    return bank(bottom, turn.onto().getFirst()) != bank(bottom, 0);
   }
 
   /**
@@ -148,12 +147,12 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
   }
 
   /** Planes that every cylinder of the firing order takes turns at. */
-  private static int planes(Combination c) {
+  static int planes(Combination c) {
     return c.intake().manifold() == Intake.Manifold.DUAL_PLANE ? 2 : 1;
   }
 
   /** A bank's groups take turns in its firing order. */
-  private static int group(Combination c, int place) {
+  static int group(Combination c, int place) {
     var bottom = c.bottomEnd();
     long before =
         IntStream.range(0, place).filter(k -> bank(bottom, k) == bank(bottom, place)).count();
@@ -161,7 +160,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
   }
 
   /** Cylinders of the same bank with a lower number. */
-  private static int along(BottomEnd bottom, int place) {
+  static int along(BottomEnd bottom, int place) {
     int number = bottom.firingOrder().get(place);
     return (int)
         bottom.firingOrder().stream()
@@ -169,7 +168,7 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
             .count();
   }
 
-  private static int bank(BottomEnd bottom, int place) {
+  static int bank(BottomEnd bottom, int place) {
     return bottom.bank(bottom.firingOrder().get(place));
   }
 
@@ -190,53 +189,6 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
                 e ->
                     new Others.Later(Math.toRadians(e.getKey()), (double) e.getValue() / cylinders))
             .toList());
-  }
-
-  /**
-   * An angle that turns the engine onto itself.
-   *
-   * @param by rad
-   * @param onto the place that each place comes to
-   */
-  private record Turn(double by, List<Integer> onto, boolean swapsBanks) {}
-
-  private static List<Turn> turns(Combination c) {
-    var turns = new ArrayList<Turn>();
-    for (int to = 1; to < c.bottomEnd().cylinders(); to++) {
-      double by = c.bottomEnd().firesAt(to);
-      boolean swaps = bank(c.bottomEnd(), to) != bank(c.bottomEnd(), 0);
-      var onto = onto(c, by, swaps);
-      if (by > SAME && !onto.isEmpty() && !(swaps && ExhaustSide.tiesBanks(c))) {
-        turns.add(new Turn(by, onto, swaps));
-      }
-    }
-    return turns;
-  }
-
-  /** Where each place comes to; nothing where one comes to none, or to two. */
-  private static List<Integer> onto(Combination c, double by, boolean swaps) {
-    var bottom = c.bottomEnd();
-    int cylinders = bottom.cylinders();
-    var onto = new ArrayList<Integer>();
-    for (int place = 0; place < cylinders; place++) {
-      double angle = bottom.firesAt(place) + by;
-      int from = place;
-      var hits =
-          IntStream.range(0, cylinders)
-              .filter(
-                  k ->
-                      Math.abs(Math.IEEEremainder(bottom.firesAt(k) - angle, Cylinder.CYCLE))
-                          < SAME)
-              .filter(k -> (bank(bottom, k) != bank(bottom, from)) == swaps)
-              .filter(k -> k % planes(c) == from % planes(c))
-              .filter(k -> group(c, k) == group(c, from))
-              .toArray();
-      if (hits.length != 1) {
-        return List.of();
-      }
-      onto.add(hits[0]);
-    }
-    return onto;
   }
 
   /** Banks that are solved. */

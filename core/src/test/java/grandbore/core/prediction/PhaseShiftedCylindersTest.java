@@ -29,7 +29,7 @@ class PhaseShiftedCylindersTest {
   /** After a few cycles of the same flows the replay gives them back at every phase. */
   @Test
   void aReplayGivesBackWhatCameEveryCycle() {
-    var replay = new RecordedFlow();
+    var replay = new RecordedFlow(Cycle.FOUR_STROKE);
     assertThat(replay.isReady()).isFalse();
     int steps = 500;
     for (int cycle = 0; cycle < 25; cycle++) {
@@ -63,8 +63,8 @@ class PhaseShiftedCylindersTest {
 
   private static double answer(
       ReflectionCorrection echo, double phase, double difference, double delay, double reflection) {
-    int now = ReflectionCorrection.row(phase);
-    return echo.answer(now, ReflectionCorrection.before(now, delay), difference, reflection);
+    int now = Cycle.FOUR_STROKE.row(phase);
+    return echo.answer(now, Cycle.FOUR_STROKE.before(now, delay), difference, reflection);
   }
 
   /** At first a pipe only takes the wave in; when it is back from a shut end it pushes as hard. */
@@ -103,7 +103,7 @@ class PhaseShiftedCylindersTest {
       double phase = i * Math.toRadians(2) + 1e-9;
       double delay = Math.toRadians(40 + i % 2);
       assertThat(answer(echo, phase % Cylinder.CYCLE, -100, delay, 1)).isCloseTo(100, within(1e-9));
-      echo.hear(ReflectionCorrection.row(phase % Cylinder.CYCLE), 100);
+      echo.hear(Cycle.FOUR_STROKE.row(phase % Cylinder.CYCLE), 100);
     }
   }
 

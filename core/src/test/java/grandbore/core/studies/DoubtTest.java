@@ -214,10 +214,10 @@ class DoubtTest {
     // The model's own is added in squares: alone it is 1.2816 standard deviations either way.
     var sure = new Doubt.Range(100, 100, 100);
     var model = ModelSpread.OWN.with(sure, 100);
-    assertThat(model.high() - 100).isCloseTo(1.28155 * 4.5, within(1e-3));
+    assertThat(model.high() - 100).isCloseTo(1.28155 * 4.9, within(1e-3));
     assertThat(100 - model.low()).isCloseTo(model.high() - 100, within(1e-12));
     double both = ModelSpread.OWN.with(new Doubt.Range(97, 100, 103), 100).high() - 100;
-    assertThat(both).isCloseTo(Math.hypot(3, 1.28155 * 4.5), within(1e-3));
+    assertThat(both).isCloseTo(Math.hypot(3, 1.28155 * 4.9), within(1e-3));
     assertThat(drawn(0.1, 0.2).score().low()).as("two are too few").isNaN();
   }
 

@@ -194,7 +194,7 @@ public final class PathDrawing extends Drawing {
       pen.text(measure.name, palette.soft(), TextAlignment.LEFT, x + 20, top);
       place(measure.field, x, top + 7);
       double end = Math.min(8, (span.to - span.from) / 2);
-      double where = measure == exit ? span.to - end : span.from + end;
+      double where = measure.equals(exit) ? span.to - end : span.from + end;
       pen.thin(x + 60, top + 36, where, AXIS - 28);
     }
   }

@@ -1,0 +1,38 @@
+package grandbore.core.prediction;
+
+/**
+ * What an engine does over and over, and the rows that it is written down in.
+ *
+ * @param length crank angle of one, rad
+ */
+record Cycle(double length) {
+  static final Cycle FOUR_STROKE = new Cycle(4 * Math.PI);
+
+  static final int ROWS = 720;
+
+  /** An angle brought into the cycle, rad. */
+  double phase(double angle) {
+    double within = angle % length;
+    return within < 0 ? within + length : within;
+  }
+
+  /** How far two angles lie apart, whichever way round, rad. */
+  double apart(double one, double other) {
+    return Math.abs(Math.IEEEremainder(one - other, length));
+  }
+
+  /** Rows to a radian. */
+  double perRadian() {
+    return ROWS / length;
+  }
+
+  /** The row of a phase, rad. */
+  int row(double phase) {
+    return (int) (phase * perRadian()) % ROWS;
+  }
+
+  /** The row that is an angle, rad, before another; at least the one before it. */
+  int before(int now, double angle) {
+    return Math.floorMod(now - Math.max(1, (int) (angle * perRadian() + 0.5)), ROWS);
+  }
+}
