@@ -114,14 +114,14 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
   /**
    * One mean cylinder for all where they fire evenly. On an unevenly firing bank it hears of the
    * others what they hear of each other on the mean: where two of four follow half a turn later,
-   * half a cylinder does. Along a box each stands at its own place, and all are solved.
+   * half a cylinder does. A box is one volume to it.
    */
   static RepresentativeCylinders live(Combination c) {
     var bottom = c.bottomEnd();
     boolean planesApart =
         planes(c) == 2 && (c.intake().planeWindow().si() > 0 || c.intake().airBox().isKnown());
     boolean exhaustApart = ExhaustSide.groups(c) > 1 || ExhaustSide.tiesBanks(c);
-    if (!bottom.firesEvenly() || planesApart || exhaustApart || c.intake().isBox()) {
+    if (!bottom.firesEvenly() || planesApart || exhaustApart) {
       return placed(c);
     }
     var onPlenum = onTheMean(bottom, place -> place % planes(c));

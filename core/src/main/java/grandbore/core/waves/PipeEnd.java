@@ -95,6 +95,9 @@ public final class PipeEnd {
    */
   private void outflow(double throat, double outer, double stopping, double impedance) {
     double g = inside.gamma;
+    if (throat >= inside.area && freely(outer, stopping, impedance)) {
+      return;
+    }
     double low = Math.max(outer, 0.02 * stopping);
     double high = stopping;
     double p = guess > low && guess < high ? guess : 0.5 * (low + high);
@@ -131,6 +134,22 @@ public final class PipeEnd {
       }
     }
     guess = p;
+    leave(rho, v, p);
+  }
+
+  /** Through an end as wide as the pipe, slower than sound, gas leaves at the pressure outside. */
+  private boolean freely(double outer, double stopping, double impedance) {
+    double rho = inside.density * Math.pow(outer / inside.pressure, 1 / inside.gamma);
+    double v = (stopping - outer) / impedance;
+    if (v * v * rho >= inside.gamma * outer) {
+      return false;
+    }
+    guess = outer;
+    leave(rho, v, outer);
+    return true;
+  }
+
+  private void leave(double rho, double v, double p) {
     mass = rho * v * inside.area;
     thrust = mass * v + p * inside.area;
     double temperature = p / (rho * inside.gasConstant);

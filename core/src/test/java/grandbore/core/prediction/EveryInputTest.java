@@ -238,7 +238,10 @@ class EveryInputTest extends EngineTest {
 
   private static CurvePoint point(Combination c) {
     return PREDICTOR
-        .predict(BuiltEngine.asSpecified(c), List.of(SPEED), Fidelity.LIVE)
+        .predict(
+            BuiltEngine.asSpecified(c),
+            List.of(SPEED),
+            c.intake().isBox() ? Fidelity.PLACED : Fidelity.LIVE)
         .points()
         .getFirst();
   }

@@ -3,8 +3,10 @@ package grandbore.core.prediction;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import grandbore.core.Said;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DynoCases;
+import grandbore.core.units.Measure;
 import grandbore.core.waves.BranchFlow;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -110,7 +112,9 @@ class PhaseShiftedCylindersTest {
   /** In-line four and six, headers and cast manifold: the copies make the engine they stand for. */
   @Test
   void evenlyFiringEnginesAreTheSameLiveAndFull() {
-    var six = DynoCases.all().getLast().combination();
+    // Its box as one volume: along it no cylinder is another's like.
+    var six =
+        Said.with(DynoCases.all().getLast().combination(), "intake.boxLength", 0, Measure.INCHES);
     try (var predictor = new Predictor()) {
       for (var c : List.of(six, DemoBuilds.paddockFour().combination())) {
         var speeds = List.of(4500.0, 6000.0);
