@@ -36,6 +36,7 @@ final class Cylinder implements Reservoir {
 
   private final CylinderGeometry geometry;
   private final TurbulentFlame flame;
+  private final Stirring stirring;
   private final double octane;
   private final WallHeat heat;
   private final Crevice crevice;
@@ -72,6 +73,7 @@ final class Cylinder implements Reservoir {
     this.gas = gas;
     this.geometry = geometry;
     this.flame = flame;
+    stirring = new Stirring(geometry, flame);
     this.octane = octane;
     this.heat = new WallHeat(heat, geometry);
     this.crevice = crevice;
@@ -201,15 +203,11 @@ final class Cylinder implements Reservoir {
         && fromTop + angle >= -charge.sparkAdvance) {
       light(Math.max(0, -fromTop - charge.sparkAdvance), dt / angle);
     } else if (!burning.isLit()) {
-      double squeezed = charge.closed ? volume / gasVolume(next) : 1;
-      charge.stir.advance(dt, charge.mass, lost, eddy(volume), squeezed);
+      stirring.decay(charge, dt, lost, volume, gasVolume(next));
     }
     if (charge.closed) {
-      if (!charge.turns) {
-        charge.turns = true;
-        charge.stir.turn(charge.mass, flame.tumble() * angle / dt * 0.5 * geometry.bore());
-      }
-      squish(next, dt);
+      stirring.tumble(charge, angle / dt);
+      stirring.squish(charge, burning, volume(), geometry.volume(next), dt, volume);
     }
     lost = 0;
     ChargeGas.evaporate(charge, fromTop, angle);
@@ -257,17 +255,6 @@ final class Cylinder implements Reservoir {
     }
   }
 
-  private void squish(double next, double dt) {
-    double depth = geometry.depth(volume());
-    double rise = depth - geometry.depth(gasVolume(next) + crevice.volume());
-    double energy = flame.squish().energy(depth, rise, dt, charge.mass, volume);
-    if (energy > 0 && burning.isLit()) {
-      burning.stir(energy / charge.mass);
-    } else {
-      charge.stir.stir(energy);
-    }
-  }
-
   private void exchangeWithCrevice(double dt) {
     double nearCrevice = burning.isLit() ? burning.unburnedTemperature() : charge.temperature;
     double share = burning.isLit() ? burning.residual() : charge.burned;
@@ -305,12 +292,12 @@ final class Cylinder implements Reservoir {
    */
   private void light(double wait, double time) {
     double then = gasVolume(charge.phase + wait);
-    charge.stir.advance(wait * time, charge.mass, lost, eddy(volume), volume / then);
+    charge.stir.advance(wait * time, charge.mass, lost, stirring.eddy(volume), volume / then);
     burning.light(
         wait,
         charge.stir.intensity(charge.mass),
         charge.stir.turning() / charge.mass,
-        eddy(then),
+        stirring.eddy(then),
         charge.mass + crevice.mass(),
         charge.mass / then,
         charge.pressure,
@@ -347,11 +334,6 @@ final class Cylinder implements Reservoir {
         geometry.depth(volume()),
         burning.zone(),
         burning.zoneVolume(charge.pressure));
-  }
-
-  /** Length of the largest eddies, m. */
-  private double eddy(double within) {
-    return Math.min(within / geometry.boreArea(), 0.5 * geometry.bore());
   }
 
   /** Runs the closed part of the last charge on its own with this spark. */
