@@ -15,8 +15,11 @@ import grandbore.core.gas.FuelKind;
  * is taken as isooctane, a blend lies between by its share of spirit.
  */
 public final class FlameSpeed {
-  /** From this burned share on some cycles do not fire (Heywood, chapter 9.4, from memory). */
-  private static final double PARTIAL = 0.33;
+  /**
+   * From this burned share on some cycles do not fire, and an idle is rough (Heywood, chapter 9.4,
+   * from memory).
+   */
+  public static final double PARTIAL = 0.33;
 
   private static final double ROOM = 298;
   private static final double ATMOSPHERE = 101_325;

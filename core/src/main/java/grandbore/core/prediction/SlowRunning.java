@@ -2,6 +2,7 @@ package grandbore.core.prediction;
 
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Losses;
+import grandbore.core.combustion.FlameSpeed;
 import grandbore.core.friction.Friction;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -26,9 +27,6 @@ public final class SlowRunning {
 
   /** Spark at idle, rad before top centre (common practice, no source). */
   private static final double IDLE_SPARK = Math.toRadians(20);
-
-  /** Beyond this residual share idle turns rough (Heywood 1988, chapter 9.4, from memory). */
-  private static final double ROUGH = 0.35;
 
   private static final double CRANKING_SPEED = 200;
   private static final int CRANKING_CYCLES = 4;
@@ -146,7 +144,7 @@ public final class SlowRunning {
                     - before.manifold
                     - part * (now.manifold - before.manifold),
                 residual,
-                residual < ROUGH));
+                residual < FlameSpeed.PARTIAL));
       }
       before = now;
       share = next;

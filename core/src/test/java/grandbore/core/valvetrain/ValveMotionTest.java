@@ -108,6 +108,50 @@ class ValveMotionTest {
     assertThat(worst).isLessThan(0.06e-3);
   }
 
+  /** One turn of the cam from the seat, with so much gas pressing on the valve after its nose. */
+  private static double[] flight(ValveMotion motion, double speed, double gas) {
+    var valve = motion.flying();
+    double step = Math.toRadians(0.25);
+    double most = 0;
+    double openFor = 0;
+    for (double angle = CENTRE - Math.PI; angle < CENTRE + Math.PI; angle += step) {
+      double x = valve.turn(angle, step, speed, angle > CENTRE + 1 ? gas : 0);
+      most = Math.max(most, x);
+      openFor += x > 0.1e-3 ? step : 0;
+    }
+    return new double[] {most, openFor};
+  }
+
+  /**
+   * A valve that has left its lobe comes to the spring's bound coils and no farther, but for what
+   * they give; gas in the cylinder brings it to its seat the sooner the more it presses
+   * (mechanics).
+   */
+  @Test
+  void aFlyingValveIsStoppedByItsCoilsAndByTheGas() {
+    double clearance = 2e-3;
+    var weak = new Train(LOBE, CENTRE, 1.6, 1, 0, 0.25, 250, 20e3, 20e6, clearance);
+    var motion = new ValveMotion(weak);
+    double speed = 8000 * Math.PI / 30;
+    assertThat(motion.at(speed).follows()).isFalse();
+    double full = motion.still().peak();
+    double most = flight(motion, speed, 0)[0];
+    assertThat(most).isBetween(full + 0.5 * clearance, full + clearance + 0.6e-3);
+    var free = new ValveMotion(new Train(LOBE, CENTRE, 1.6, 1, 0, 0.25, 250, 20e3, 20e6, 0.1));
+    assertThat(flight(free, speed, 0)[0]).isGreaterThan(most + 1e-3);
+    double last = Double.POSITIVE_INFINITY;
+    // A bar on a valve of 20 cm² is 200 N.
+    for (double gas : new double[] {0, 500, 2000, 6000}) {
+      double open = flight(motion, speed, gas)[1];
+      assertThat(open).isLessThan(last);
+      last = open;
+    }
+    // Below float the gas is not asked: the lobe says where the valve is.
+    var stiff = new ValveMotion(train(0, 0.1, 1500, 120e3, 60e6));
+    double slow = 2000 * Math.PI / 30;
+    assertThat(flight(stiff, slow, 300)[0]).isCloseTo(flight(stiff, slow, 0)[0], within(1e-6));
+  }
+
   /** Over the nose of a stiff train the spring has to hold what the lobe asks: F = m ω² L''. */
   @Test
   void aStiffTrainFloatsWhereInertiaOutgrowsTheSpring() {

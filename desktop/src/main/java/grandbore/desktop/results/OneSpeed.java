@@ -4,6 +4,7 @@ import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.CylinderPoint;
 import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
+import grandbore.core.studies.Starving;
 import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.look.Look;
@@ -227,6 +228,17 @@ final class OneSpeed extends VBox {
     label.getStyleClass().add("number");
     GridPane.setHalignment(label, HPos.RIGHT);
     cylinders.add(label, column, row + 1);
+  }
+
+  /** Whether one cylinder gets so much less than another that it is worth asking why. */
+  static boolean differ(CurvePoint point) {
+    var filled = point.cylinders().stream().mapToDouble(CylinderPoint::fresh).summaryStatistics();
+    return filled.getCount() > 1 && 1 - filled.getMin() / filled.getMax() >= ALIKE;
+  }
+
+  /** Says why one cylinder gets least. */
+  void why(Starving found) {
+    words.setText(words.getText() + " " + Why.said(found));
   }
 
   /** Which cylinder gets least, which is hottest, which is nearest to knock. */

@@ -4,6 +4,7 @@ import grandbore.core.prediction.LossAccount;
 import grandbore.core.runs.Urgency;
 import grandbore.core.studies.LossStudy;
 import grandbore.core.studies.SlowStudy;
+import grandbore.core.studies.StarvingStudy;
 import grandbore.core.studies.TraceStudy;
 import grandbore.core.units.Measure;
 import grandbore.desktop.controls.Page;
@@ -102,6 +103,9 @@ public final class ResultsPage extends VBox {
                     ? "Cylinder 1 at %,.0f rpm, every cylinder solved, settled to %.3f %% a cycle."
                         .formatted(at, 100 * t.point().change())
                     : "✕ %,.0f rpm did not converge: %s".formatted(at, t.point().note()));
+            if (t.point().converged() && OneSpeed.differ(t.point())) {
+              service.ask(new StarvingStudy(session.engine(), at), one::why);
+            }
           });
     } else if (view == losses) {
       account = null;
