@@ -1,7 +1,6 @@
 package grandbore.core.prediction;
 
 import grandbore.core.gas.WorkingGas;
-import grandbore.core.waves.Atmosphere;
 import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeCell;
 import grandbore.core.waves.PipeEnd;
@@ -20,10 +19,8 @@ final class BoxRoom implements Room {
 
   BoxRoom(WorkingGas gas, Pipe box) {
     this.box = box;
-    // Nothing comes through a shut end, so that what stands behind it does not matter.
-    var behind = new Atmosphere(1e5, 300, 0);
-    near = new PipeEnd(gas, box, true, behind);
-    far = new PipeEnd(gas, box, false, behind);
+    near = PipeEnd.shut(gas, box, true);
+    far = PipeEnd.shut(gas, box, false);
   }
 
   @Override

@@ -40,9 +40,8 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<String> nodes, List<Way
    *
    * @param by rad
    * @param onto the place in the firing order that each cylinder comes to
-   * @param nodes the node that each node comes to
    */
-  record Turn(double by, List<Integer> onto, List<Integer> nodes) {}
+  record Turn(double by, List<Integer> onto) {}
 
   /**
    * Of a combination.
@@ -70,11 +69,7 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<String> nodes, List<Way
   private Optional<Turn> turn(double by) {
     var search = new Search(by);
     return search.place(0)
-        ? Optional.of(
-            new Turn(
-                by,
-                Arrays.stream(search.onto).boxed().toList(),
-                Arrays.stream(search.nodes).boxed().toList()))
+        ? Optional.of(new Turn(by, Arrays.stream(search.onto).boxed().toList()))
         : Optional.empty();
   }
 

@@ -1,6 +1,5 @@
 package grandbore.core.prediction;
 
-import grandbore.core.waves.Atmosphere;
 import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Junction;
 import grandbore.core.waves.Pipe;
@@ -48,8 +47,7 @@ final class LogCollector extends Collector {
     if (!apart && sharers > 1) {
       var blind = keep.apply(piping.logPipe(Piping.halfLog(sharers)));
       tees.getFirst().join(blind, false, 1);
-      var wall = new Atmosphere(parts.combination().weather().pressure().si(), 300, 0);
-      deadEnd = Optional.of(new PipeEnd(parts.gas(), blind, true, wall));
+      deadEnd = Optional.of(PipeEnd.shut(parts.gas(), blind, true));
     } else {
       deadEnd = Optional.empty();
     }

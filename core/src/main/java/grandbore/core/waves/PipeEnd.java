@@ -38,6 +38,13 @@ public final class PipeEnd {
     this.reservoir = reservoir;
   }
 
+  /**
+   * An end that stays shut: nothing comes through it, so that what stands behind does not matter.
+   */
+  public static PipeEnd shut(WorkingGas gas, Pipe pipe, boolean atStart) {
+    return new PipeEnd(gas, pipe, atStart, new Atmosphere(1e5, 300, 0));
+  }
+
   /** Sets the throat's effective area, m²; zero closes the end. */
   public void open(double effective) {
     effectiveArea = effective;

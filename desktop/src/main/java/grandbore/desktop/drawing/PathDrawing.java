@@ -84,8 +84,8 @@ public final class PathDrawing extends Drawing {
     Stream.concat(lengths.stream(), sections.stream())
         .forEach(m -> show(m.field, spans.stream().anyMatch(s -> s.is(m.part) && counts(m.part))));
     double stroke = session().engine().combination().bottomEnd().stroke().si();
+    double scale = scale(spans);
     for (var s : spans) {
-      double scale = scale(spans);
       if (s.piece.isEmpty()) {
         double side = stroke * scale;
         pen.box(palette.metal(), s.from, AXIS - side / 2, s.to - s.from, side);
