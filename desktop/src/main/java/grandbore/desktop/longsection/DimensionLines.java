@@ -34,18 +34,42 @@ final class DimensionLines {
     this.c = c;
     this.width = width;
     row = ROW * letters;
-    double wanted = dimensions.at(Place.OVER, c).stream().mapToDouble(DimensionLines::width).sum();
-    rows = wanted > width - 8 ? 2 : 1;
+    rows = rows(dimensions.at(Place.OVER, c), width - 8);
   }
 
-  /** Room over the path for the inputs there: one row, or two. */
+  /** The fewest rows that hold inputs beside one another in a room, pixels. */
+  private static int rows(List<Dimension> all, double room) {
+    int rows = 1;
+    while (rows < all.size() && widest(all, rows) > room) {
+      rows++;
+    }
+    return rows;
+  }
+
+  private static double widest(List<Dimension> all, int rows) {
+    return IntStream.range(0, rows)
+        .mapToDouble(k -> share(all, k, rows).stream().mapToDouble(DimensionLines::width).sum())
+        .max()
+        .orElse(0);
+  }
+
+  /** What stands in one of several rows: neighbours stand in different ones. */
+  private static List<Dimension> share(List<Dimension> all, int row, int rows) {
+    return IntStream.range(0, all.size()).filter(i -> i % rows == row).mapToObj(all::get).toList();
+  }
+
+  /** Room over the path for the inputs there: as many rows as they need. */
   double height() {
     return rows * row + 16;
   }
 
-  /** From the path's axis to the end of the first row below it. */
-  double belowFirst() {
-    return UNDER + row;
+  /** From the path's axis to the end of what hangs below it on the exhaust side. */
+  double belowExhaust(PathAxis axis) {
+    return UNDER + row * underExhaust(axis);
+  }
+
+  private int underExhaust(PathAxis axis) {
+    return rows(dimensions.at(Place.UNDER_EXHAUST, c), width - 4 - beside(axis));
   }
 
   /** From the path's axis to the end of all rows below it. */
@@ -67,21 +91,13 @@ final class DimensionLines {
   void place(Pen pen, PathAxis axis, double level, double crankY, CylinderShape shape) {
     var all = dimensions.at(Place.OVER, c);
     for (int r = 0; r < rows; r++) {
-      int which = r;
-      var here =
-          IntStream.range(0, all.size()).filter(i -> i % rows == which).mapToObj(all::get).toList();
-      over(pen, axis, level, here, 3 + r * row);
+      over(pen, axis, level, share(all, r, rows), 3 + r * row);
     }
     intake(pen, axis, level, dimensions.at(Place.UNDER_INTAKE, c), 4);
     var exhaust = dimensions.at(Place.UNDER_EXHAUST, c);
-    double[] wanted =
-        exhaust.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
-    double[] widths = exhaust.stream().mapToDouble(DimensionLines::width).toArray();
-    double[] x = Spread.place(wanted, widths, beside(axis), width - 4);
-    double y = level + UNDER;
-    for (int i = 0; i < x.length; i++) {
-      put(exhaust.get(i), x[i], y);
-      pen.thin(wanted[i], level + 24, x[i] + 60, y + 2);
+    int under = underExhaust(axis);
+    for (int r = 0; r < under; r++) {
+      exhaust(pen, axis, level, share(exhaust, r, under), level + UNDER + r * row);
     }
     double[] at = {
       crankY - shape.crown(0) * axis.scale() + 12,
@@ -92,16 +108,23 @@ final class DimensionLines {
   }
 
   private void over(Pen pen, PathAxis axis, double level, List<Dimension> here, double y) {
-    double[] wanted =
-        here.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
-    double[] widths = here.stream().mapToDouble(DimensionLines::width).toArray();
-    double[] x = Spread.place(wanted, widths, 4, width - 4);
+    double[] wanted = wanted(axis, here);
+    double[] x = Spread.place(wanted, widths(here), 4, width - 4);
     for (int i = 0; i < x.length; i++) {
       put(here.get(i), x[i], y);
       var span = axis.find(here.get(i).part()).orElseThrow();
       double end = level - span.piece().entry() / 2 * axis.scale() - 2;
       pen.thin(wanted[i], Math.min(end, height() + 4), x[i] + 50, y + row - 2);
       pen.thin(wanted[i], Math.min(end, height() + 4), wanted[i], end);
+    }
+  }
+
+  private void exhaust(Pen pen, PathAxis axis, double level, List<Dimension> here, double y) {
+    double[] wanted = wanted(axis, here);
+    double[] x = Spread.place(wanted, widths(here), beside(axis), width - 4);
+    for (int i = 0; i < x.length; i++) {
+      put(here.get(i), x[i], y);
+      pen.thin(wanted[i], level + 24, x[i] + 60, y + 2);
     }
   }
 
@@ -128,6 +151,14 @@ final class DimensionLines {
       put(stack.get(i), x, y + row * i);
       pen.thin(axis.exhaustValve() + 2, at[i], x, y + row * (i + 0.64));
     }
+  }
+
+  private static double[] wanted(PathAxis axis, List<Dimension> here) {
+    return here.stream().mapToDouble(d -> axis.find(d.part()).orElseThrow().middle()).toArray();
+  }
+
+  private static double[] widths(List<Dimension> here) {
+    return here.stream().mapToDouble(DimensionLines::width).toArray();
   }
 
   private static double width(Dimension d) {

@@ -84,6 +84,7 @@ final class Dimensions {
     label.getStyleClass().add("dimension-name");
     var box = new VBox(label, new InputField(session, path));
     box.getStyleClass().add("dimension");
+    box.setId("dimension-" + path);
     all.add(new Dimension(place, part, box, concerns));
   }
 

@@ -144,7 +144,7 @@ final class LongSection extends Pane {
       gas.setImage(picture.image());
     }
     gaugesX = lines.beside(axis) + 10;
-    gaugesY = level + lines.belowFirst() + 4;
+    gaugesY = level + lines.belowExhaust(axis) + 4;
     drawStill(c);
     lines.place(new Pen(still.getGraphicsContext2D(), look), axis, level, crankY, shape);
     axisMoved.accept(axis);
