@@ -20,7 +20,7 @@ import org.sqlite.SQLiteDataSource;
 /** The file of a shop book: opened by one program, brought up to date, copied aside, put back. */
 final class BookFile implements AutoCloseable {
   /** The newest version of the book's tables. */
-  static final int NEWEST_MIGRATION = 4;
+  static final int NEWEST_MIGRATION = 5;
 
   private static final Logger LOG = LoggerFactory.getLogger(BookFile.class);
 
@@ -176,7 +176,10 @@ final class BookFile implements AutoCloseable {
       Flyway.configure()
           .dataSource(source)
           .locations("classpath:migrations")
-          .javaMigrations(new CheckedRowsMigration(), new MeasuredShareMigration())
+          .javaMigrations(
+              new CheckedRowsMigration(),
+              ShelfColumnMigration.measuredShare(),
+              ShelfColumnMigration.jobLine())
           .loggers("slf4j")
           .load()
           .migrate();

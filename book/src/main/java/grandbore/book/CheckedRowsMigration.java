@@ -42,7 +42,8 @@ final class CheckedRowsMigration extends BookMigration {
           "CREATE TABLE shelf (build_id INTEGER PRIMARY KEY REFERENCES build (id), name TEXT NOT"
               + " NULL, layout TEXT NOT NULL, displacement REAL NOT NULL, power REAL NOT NULL,"
               + " speed REAL NOT NULL, measured REAL NOT NULL DEFAULT 0, touched TEXT NOT NULL,"
-              + " place TEXT NOT NULL, trouble TEXT NOT NULL, own BLOB NOT NULL)");
+              + " place TEXT NOT NULL, trouble TEXT NOT NULL, job TEXT NOT NULL DEFAULT '',"
+              + " own BLOB NOT NULL)");
 
   private static final List<String> AFTER =
       List.of(
@@ -149,6 +150,7 @@ final class CheckedRowsMigration extends BookMigration {
                           0,
                           at,
                           Summary.Place.BENCH,
+                          "",
                           String.valueOf(e.getMessage())));
                 }
               });

@@ -3,6 +3,7 @@ package grandbore.book;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Reading;
+import grandbore.core.job.JobLine;
 import java.time.Instant;
 import java.util.List;
 
@@ -58,4 +59,7 @@ public sealed interface Entry {
 
   /** What was predicted of a build and how much of it is measured, 0 to 1, for the list. */
   record Predicted(long build, double power, double speed, double measured) implements Entry {}
+
+  /** How a build stands as a job, for the list. */
+  record Stands(long build, JobLine line) implements Entry {}
 }

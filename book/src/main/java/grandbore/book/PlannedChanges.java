@@ -2,16 +2,20 @@ package grandbore.book;
 
 import grandbore.core.changes.Plan;
 import grandbore.core.clearances.Kept;
+import grandbore.core.clearances.OnJob;
 import grandbore.core.clearances.Planned;
 import grandbore.core.clearances.Studied;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DemoChanges;
+import grandbore.core.demo.DemoJob;
 import grandbore.core.demo.DemoShelf;
 import grandbore.core.units.UnitSystem;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -48,8 +52,16 @@ public final class PlannedChanges {
     }
   }
 
-  /** The demo's V8 with its readings, its notes, what could be done to it, and the shop's shelf. */
+  /**
+   * The demo's V8 with its readings, its notes, what could be done to it, the shop's shelf, and its
+   * job as it stands today.
+   */
   public static BuildDocument demo() {
+    return demo(LocalDate.now());
+  }
+
+  /** The same as it stands on a day. */
+  public static BuildDocument demo(LocalDate today) {
     var notes = new ArrayList<>(DemoBuilds.hillClimbNotes());
     var last = notes.stream().map(Kept::at).max(Instant::compareTo).orElse(Instant.EPOCH);
     var planned = note(DemoChanges.plan(), DemoBuilds.hillClimbEight().units());
@@ -60,6 +72,11 @@ public final class PlannedChanges {
     }
     notes.add(new Kept(0, new Studied(search()), "", SEARCHED, false));
     notes.addAll(DemoDyno.notes());
+    var begun = today.minusDays(25).atTime(9, 0).toInstant(ZoneOffset.UTC);
+    var job = new ArrayList<OnJob>();
+    job.add(JobJson.note(DemoJob.promisedFirst(today)));
+    job.addAll(JobBook.notes(DemoJob.on(today)));
+    job.forEach(n -> notes.add(new Kept(0, n, "", begun, false)));
     return new BuildDocument(
         DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), List.copyOf(notes));
   }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import grandbore.core.clearances.Note;
 import grandbore.core.clearances.OnDyno;
+import grandbore.core.clearances.OnJob;
 import grandbore.core.clearances.Photo;
 import grandbore.core.clearances.Stocked;
 import java.io.IOException;
@@ -175,6 +176,7 @@ final class Seal {
       case Photo p -> List.of(p);
       case Stocked s -> s.pictures();
       case OnDyno d -> d.pictures();
+      case OnJob j -> j.pictures();
       default -> List.of();
     };
   }

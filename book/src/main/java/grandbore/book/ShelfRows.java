@@ -2,6 +2,7 @@ package grandbore.book;
 
 import grandbore.core.build.Build;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.job.JobLine;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.DateTimeException;
@@ -16,7 +17,7 @@ import org.jdbi.v3.core.Handle;
 final class ShelfRows {
   private static final String COLUMNS =
       "s.build_id, s.name, s.layout, s.displacement, s.power, s.speed, s.touched, s.place,"
-          + " s.trouble, s.own, s.measured";
+          + " s.trouble, s.own, s.measured, s.job";
 
   private ShelfRows() {}
 
@@ -40,6 +41,9 @@ final class ShelfRows {
     if (s.measured() != 0) {
       fields.add(s.measured());
     }
+    if (!s.job().isEmpty()) {
+      fields.add(s.job());
+    }
     return RowSum.of(fields.toArray());
   }
 
@@ -58,19 +62,19 @@ final class ShelfRows {
 
   /** A row, and whether the revision it stands for agrees with its sum. */
   private static Summary checked(ResultSet r) throws SQLException {
-    var s = row(r, r.getInt(12));
+    var s = row(r, r.getInt(13));
     if (!s.isSound()) {
       return s;
     }
-    long revision = r.getLong(13);
-    if (!Arrays.equals(RowSum.of(s.id(), revision), r.getBytes(14))) {
+    long revision = r.getLong(14);
+    if (!Arrays.equals(RowSum.of(s.id(), revision), r.getBytes(15))) {
       return s.with("which of its revisions stands does not agree with its checksum");
     }
-    long parent = r.getLong(16);
+    long parent = r.getLong(17);
     Long from = r.wasNull() ? null : parent;
     byte[] own =
-        RowSum.of(revision, r.getLong(15), from, r.getString(17), r.getString(18), r.getBytes(20));
-    return Arrays.equals(own, r.getBytes(19))
+        RowSum.of(revision, r.getLong(16), from, r.getString(18), r.getString(19), r.getBytes(21));
+    return Arrays.equals(own, r.getBytes(20))
         ? s
         : s.with("revision " + revision + " does not agree with its checksum: it is damaged");
   }
@@ -90,6 +94,7 @@ final class ShelfRows {
               readings,
               Instant.parse(r.getString(7)),
               Summary.Place.valueOf(r.getString(8)),
+              r.getString(12),
               r.getString(9));
       if (Arrays.equals(own(s), r.getBytes(10))) {
         return s;
@@ -108,6 +113,7 @@ final class ShelfRows {
         readings,
         Instant.EPOCH,
         Summary.Place.BENCH,
+        "",
         "its row in the list does not agree with its checksum");
   }
 
@@ -121,8 +127,9 @@ final class ShelfRows {
   static void put(Handle h, Summary s) {
     h.createUpdate(
             "INSERT OR REPLACE INTO shelf (build_id, name, layout, displacement, power, speed,"
-                + " measured, touched, place, trouble, own) VALUES (:id, :name, :layout,"
-                + " :displacement, :power, :speed, :measured, :touched, :place, :trouble, :own)")
+                + " measured, touched, place, trouble, job, own) VALUES (:id, :name, :layout,"
+                + " :displacement, :power, :speed, :measured, :touched, :place, :trouble, :job,"
+                + " :own)")
         .bind("id", s.id())
         .bind("name", s.name())
         .bind("layout", s.layout())
@@ -133,6 +140,7 @@ final class ShelfRows {
         .bind("touched", s.touched().toString())
         .bind("place", s.place().name())
         .bind("trouble", s.trouble())
+        .bind("job", s.job())
         .bind("own", own(s))
         .execute();
   }
@@ -156,6 +164,9 @@ final class ShelfRows {
             0,
             touched,
             was.map(Summary::place).orElse(Summary.Place.BENCH),
+            was.map(Summary::job)
+                .filter(j -> !j.isEmpty())
+                .orElseGet(() -> JobJson.write(JobLine.begun(build))),
             ""));
   }
 }

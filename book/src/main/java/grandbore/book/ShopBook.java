@@ -178,6 +178,10 @@ public final class ShopBook implements AutoCloseable {
                     .filter(Summary::isSound)
                     .ifPresent(
                         was -> ShelfRows.put(h, was.predicted(p.power(), p.speed(), p.measured())));
+            case Entry.Stands s ->
+                ShelfRows.of(h, s.build())
+                    .filter(Summary::isSound)
+                    .ifPresent(was -> ShelfRows.put(h, was.standing(s.line())));
           }
           if (isBenchWork(entry)) {
             ShelfRows.of(h, entry.build())
@@ -192,7 +196,13 @@ public final class ShopBook implements AutoCloseable {
   private static boolean isBenchWork(Entry entry) {
     return switch (entry) {
       case Entry.Take _, Entry.Strike _, Entry.Notes _, Entry.StrikeNotes _ -> true;
-      case Entry.Begin _, Entry.Revise _, Entry.Stand _, Entry.Shelve _, Entry.Predicted _ -> false;
+      case Entry.Begin _,
+          Entry.Revise _,
+          Entry.Stand _,
+          Entry.Shelve _,
+          Entry.Predicted _,
+          Entry.Stands _ ->
+          false;
     };
   }
 

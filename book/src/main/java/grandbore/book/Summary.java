@@ -1,6 +1,10 @@
 package grandbore.book;
 
+import grandbore.core.combination.Specs;
+import grandbore.core.job.JobLine;
 import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
 
 /**
  * A build in the list of builds, without its document.
@@ -11,6 +15,7 @@ import java.time.Instant;
  * @param measured share of its inputs that were measured on it, 0 to 1, as at the last prediction
  * @param readings how many were taken of it, struck ones too
  * @param touched when it was last changed
+ * @param job how it stands as a job, as text; empty where that was never reckoned
  * @param trouble why it can't be opened, empty where nothing is known to be wrong
  */
 public record Summary(
@@ -24,6 +29,7 @@ public record Summary(
     int readings,
     Instant touched,
     Place place,
+    String job,
     String trouble) {
   /** Where a build stands. */
   public enum Place {
@@ -41,29 +47,31 @@ public record Summary(
 
   /** The same build with something wrong. */
   public Summary with(String wrong) {
-    return new Summary(
-        id, name, layout, displacement, power, speed, measured, readings, touched, place, wrong);
+    return Specs.changed(this, Map.of("trouble", wrong));
   }
 
   /** The same build somewhere else. */
   public Summary with(Place now, Instant at) {
-    return new Summary(
-        id, name, layout, displacement, power, speed, measured, readings, at, now, trouble);
+    return Specs.changed(this, Map.of("place", now, "touched", at));
   }
 
   /** The same build with its predicted peak and how much of it is measured. */
   public Summary predicted(double watts, double radiansPerSecond, double share) {
-    return new Summary(
-        id,
-        name,
-        layout,
-        displacement,
-        watts,
-        radiansPerSecond,
-        share,
-        readings,
-        touched,
-        place,
-        trouble);
+    return Specs.changed(
+        this, Map.of("power", watts, "speed", radiansPerSecond, "measured", share));
+  }
+
+  /** The same build as it stands as a job. */
+  public Summary standing(JobLine line) {
+    return Specs.changed(this, Map.of("job", JobJson.write(line)));
+  }
+
+  /** How it stands as a job; nothing where that was never reckoned, or can't be read. */
+  public Optional<JobLine> line() {
+    try {
+      return job.isEmpty() ? Optional.empty() : Optional.of(JobJson.read(job, JobLine.class));
+    } catch (FormatException e) {
+      return Optional.empty();
+    }
   }
 }

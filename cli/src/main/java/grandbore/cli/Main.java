@@ -32,7 +32,10 @@ import picocli.CommandLine.Command;
       SchemaCommand.class,
       InstrumentsCommand.class,
       PullsCommand.class,
-      DynoCommand.class
+      DynoCommand.class,
+      RouteCommand.class,
+      OrderCommand.class,
+      PartsCommand.class
     })
 public final class Main {
   /** Bad input. */

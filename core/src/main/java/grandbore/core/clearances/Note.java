@@ -12,4 +12,5 @@ public sealed interface Note
         Stocked,
         SpeedShares,
         Studied,
-        OnDyno {}
+        OnDyno,
+        OnJob {}

@@ -1,0 +1,58 @@
+package grandbore.core.job;
+
+import grandbore.core.build.Build;
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Reading;
+import grandbore.core.clearances.Readings;
+import grandbore.core.job.parts.EnginePart;
+import grandbore.core.job.parts.Item;
+import grandbore.core.job.parts.ItemMeasure;
+import grandbore.core.job.parts.Matching;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/** What is known of the places of an engine into which parts are matched. */
+public final class Places {
+  private Places() {}
+
+  /**
+   * Each cylinder's deck and chamber: as they were read where they were, else as specified.
+   *
+   * <p>A deck is read with a rod and a piston in place: it is the block's height less half the
+   * stroke, less those two, so that they are added to it, as they were measured where they were.
+   *
+   * @param items parts that lie at those places
+   */
+  public static List<Matching.Place> of(Build build, List<Reading> all, List<Item> items) {
+    var c = build.combination();
+    var b = c.bottomEnd();
+    var readings = new Readings(all);
+    double gasket = c.clearanceVolume(0, 0) - c.compression().pistonVolume().si();
+    return IntStream.rangeClosed(1, b.cylinders())
+        .mapToObj(
+            n ->
+                new Matching.Place(
+                    length(items, EnginePart.ROD, n, ItemMeasure.LENGTH, b.rodLength().si())
+                        + length(
+                            items, EnginePart.PISTON, n, ItemMeasure.PIN_HEIGHT, b.pinHeight().si())
+                        + readings
+                            .at(Measurement.DECK, n)
+                            .map(Readings.Result::value)
+                            .orElse(b.deckClearance()),
+                    gasket
+                        + readings
+                            .at(Measurement.CHAMBER, n)
+                            .map(Readings.Result::value)
+                            .orElse(c.compression().chamberVolume().si())))
+        .toList();
+  }
+
+  private static double length(
+      List<Item> items, EnginePart part, int place, ItemMeasure m, double otherwise) {
+    return items.stream()
+        .filter(i -> i.part() == part && i.place() == place)
+        .flatMap(i -> i.measure(m).stream())
+        .findFirst()
+        .orElse(otherwise);
+  }
+}
