@@ -12,6 +12,7 @@ import grandbore.core.clearances.Finding;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Note;
+import grandbore.core.clearances.OnJob;
 import grandbore.core.clearances.Photo;
 import grandbore.core.clearances.Rule;
 import grandbore.core.clearances.Tick;
@@ -43,7 +44,7 @@ class AnyNoteTest {
   }
 
   private static Note any(Random random) {
-    return switch (random.nextInt(5)) {
+    return switch (random.nextInt(6)) {
       case 0 -> {
         var m = Measurement.values()[random.nextInt(Measurement.values().length)];
         double least = m.least() + 0.3 * (m.most() - m.least()) * random.nextDouble();
@@ -69,6 +70,11 @@ class AnyNoteTest {
         yield new Fastener(words(random), words(random), 1 + random.nextInt(n), order, stages);
       }
       case 2 -> new Tick(words(random));
+      case 4 ->
+          new OnJob(
+              OnJob.Kind.values()[random.nextInt(OnJob.Kind.values().length)],
+              words(random),
+              words(random));
       case 3 ->
           new Finding(
               Finding.Part.values()[random.nextInt(Finding.Part.values().length)],

@@ -14,7 +14,9 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import org.flywaydb.core.Flyway;
+import org.jdbi.v3.core.Jdbi;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -165,12 +167,20 @@ class MigrationTest {
     try (var book = ShopBook.open(file)) {
       id = book.add(new BuildDocument(DemoBuilds.paddockFour(), List.of()));
     }
+    // Version 3 had neither how much is measured nor how the job stands.
+    Jdbi.create("jdbc:sqlite:" + file)
+        .useHandle(
+            h ->
+                ShelfRows.put(
+                    h, Specs.changed(ShelfRows.of(h, id).orElseThrow(), Map.of("job", ""))));
     sql(file, "ALTER TABLE shelf DROP COLUMN measured");
-    sql(file, "DELETE FROM flyway_schema_history WHERE version = '4'");
+    sql(file, "ALTER TABLE shelf DROP COLUMN job");
+    sql(file, "DELETE FROM flyway_schema_history WHERE version IN ('4', '5')");
     try (var book = ShopBook.open(file)) {
       var row = book.builds().getFirst();
       assertThat(row.isSound()).isTrue();
       assertThat(row.measured()).isZero();
+      assertThat(row.line()).isEmpty();
       book.write(new Entry.Predicted(id, 90e3, 700, 0.25));
       assertThat(book.builds().getFirst().measured()).isEqualTo(0.25);
       assertThat(book.builds().getFirst().power()).isEqualTo(90e3);

@@ -1,5 +1,6 @@
 package grandbore.desktop;
 
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Station;
 import java.util.EnumMap;
@@ -83,13 +84,15 @@ final class Rail extends VBox {
 
   private void count(Session session) {
     measured.forEach(
-        (s, label) ->
-            label.setText(
-                s.measured(
-                    session.build(),
-                    session.readings(),
-                    session.engine().combination(),
-                    narrow.get())));
+        (s, label) -> {
+          label.setText(
+              s.measured(
+                  session.build(),
+                  session.readings(),
+                  session.engine().combination(),
+                  narrow.get()));
+          Page.show(label, !label.getText().isEmpty());
+        });
   }
 
   ReadOnlyObjectProperty<Station> chosenProperty() {

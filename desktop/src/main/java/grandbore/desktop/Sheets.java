@@ -10,6 +10,7 @@ import grandbore.desktop.find.KeysCard;
 import grandbore.desktop.find.Target;
 import grandbore.desktop.help.HelpPage;
 import grandbore.desktop.help.HelpSheet;
+import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
 import java.util.List;
 import java.util.function.Supplier;
@@ -25,13 +26,15 @@ import javafx.scene.layout.StackPane;
 /** Pages that lie over the whole bench for a while: the list of builds, a new build. */
 final class Sheets implements Overlay {
   private final Session session;
+  private final Look look;
   private final Region bench;
   private final StackPane both;
   private BuildsPage list;
   private FindSheet finder;
 
-  Sheets(Session session, Region bench, StackPane both) {
+  Sheets(Session session, Look look, Region bench, StackPane both) {
     this.session = session;
+    this.look = look;
     this.bench = bench;
     this.both = both;
   }
@@ -87,7 +90,7 @@ final class Sheets implements Overlay {
   /** The list is made once: what it shows follows the book. */
   private BuildsPage list() {
     if (list == null) {
-      list = new BuildsPage(session, this::fresh, this::close);
+      list = new BuildsPage(session, look, this::fresh, this::close);
     }
     return list;
   }

@@ -71,7 +71,7 @@ final class Workbench implements AutoCloseable {
     curvePane.put(new WantsLine(session, curves, () -> rail.choose(Station.BRIEF)));
     var frame = new StackPane();
     var both = new StackPane(frame);
-    sheets = new Sheets(session, frame, both);
+    sheets = new Sheets(session, look, frame, both);
     var scroll = new ScrollPane();
     var guide = new Guide(rail, this::page, scroll, foot::say);
     make = new Pages(session, curves, curvePane.rpmProperty(), look, rail::choose, sheets, guide);

@@ -217,7 +217,7 @@ abstract class BenchTest {
             id ->
                 id != null
                     && id.matches(
-                        "(bottom|compression|cam|heads|breathing|bench)-.*|dyno-learn-view"))
+                        "(bottom|compression|cam|heads|breathing|bench|job)-.*|dyno-learn-view"))
         .toList();
   }
 

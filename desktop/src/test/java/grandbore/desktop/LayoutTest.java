@@ -3,6 +3,7 @@ package grandbore.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import grandbore.book.BuildDocument;
+import grandbore.book.JobBook;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Arrangement;
@@ -10,6 +11,7 @@ import grandbore.core.combination.Boost;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.demo.DemoJob;
 import grandbore.core.runs.Desk;
 import grandbore.core.runs.Run;
 import grandbore.core.runs.Study;
@@ -20,6 +22,7 @@ import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.look.TextSize;
 import grandbore.desktop.station.Station;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -28,6 +31,7 @@ import java.util.Set;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TableView;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Text;
@@ -83,6 +87,7 @@ class LayoutTest extends BenchTest {
     for (var node : all(bench.scene().getRoot())) {
       if (node instanceof Labeled label
           && label.isVisible()
+          && label.getText() != null
           && !label.getText().isBlank()
           && label.getWidth() > 0) {
         for (var inside : label.getChildrenUnmodifiable()) {
@@ -261,6 +266,44 @@ class LayoutTest extends BenchTest {
         assertThat(grid.getBoundsInParent().getMaxX())
             .as(m.name())
             .isLessThanOrEqualTo(page.getWidth());
+      }
+    }
+  }
+
+  /** A job in full: route, parts, an order, money, with a step and a part opened, and at home. */
+  @Test
+  void aFullJobIsStillReadable() {
+    robot.interact(
+        () -> bench.session().keep(JobBook.notes(DemoJob.on(LocalDate.of(2026, 11, 30))), ""));
+    choose(Station.JOB);
+    until("the route stands", () -> robot.lookup("#job-chart").tryQuery().isPresent());
+    for (double[] size : new double[][] {{1280, 800}, {1100, 700}, {800, 980}, {1920, 980}}) {
+      at(size[0], size[1]);
+      for (var id : List.of("job-route", "job-parts", "job-orders", "job-money")) {
+        view(id);
+        if (id.equals("job-route")) {
+          robot.interact(() -> robot.lookup("#step-more").<ToggleButton>query().setSelected(true));
+        }
+        if (id.equals("job-parts")) {
+          robot.interact(
+              () ->
+                  robot
+                      .lookup("#items-table")
+                      .<TableView<?>>query()
+                      .getSelectionModel()
+                      .select(12));
+        }
+        laidOut();
+        nothingIsCut("%.0f wide, %s".formatted(size[0], id));
+        var page = robot.lookup(".page").<javafx.scene.layout.Region>query();
+        for (var node : all(page)) {
+          if (node instanceof javafx.scene.control.Button b && b.isVisible() && b.getWidth() > 0) {
+            var seen = b.localToScene(b.getBoundsInLocal());
+            assertThat(seen.getMaxX())
+                .as("%.0f wide, %s: “%s”", size[0], id, b.getText())
+                .isLessThanOrEqualTo(page.localToScene(page.getBoundsInLocal()).getMaxX() + 2);
+          }
+        }
       }
     }
   }

@@ -175,7 +175,8 @@ class StationsTest extends BenchTest {
             KeyCode.DIGIT8,
             KeyCode.DIGIT9,
             KeyCode.W,
-            KeyCode.P);
+            KeyCode.P,
+            KeyCode.J);
     for (var station : Station.values()) {
       var key = keys.get(station.ordinal());
       robot.press(KeyCode.CONTROL, key).release(key, KeyCode.CONTROL);

@@ -355,6 +355,11 @@ public final class Route {
     return today;
   }
 
+  /** The shop's days of work. */
+  public WorkDays workDays() {
+    return days;
+  }
+
   /** What is promised by others and is late, or comes next: the words and the day. */
   public record Due(LocalDate day, String what, boolean late) {}
 

@@ -94,7 +94,7 @@ public final class BriefChecks {
       double share = money / budget.si();
       list.add(
           "brief_budget",
-          "Budget",
+          "Cost of the ladder",
           share > 1 ? BAD : share > 0.95 ? CLOSE : GOOD,
           "%s of %s, for the changes of its ladder"
               .formatted(list.show(Quantity.COST, money), list.show(Quantity.COST, budget.si())),

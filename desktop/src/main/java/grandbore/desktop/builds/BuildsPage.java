@@ -5,7 +5,9 @@ import grandbore.core.clearances.Remark;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -64,6 +66,7 @@ public final class BuildsPage extends VBox {
   private final TableView<Summary> table = new TableView<>();
   private final TextField find = Page.words("builds-find", "find by name or layout", 24);
   private final ComboBox<Listed> shelf = new ComboBox<>();
+  private final HomePane home;
   private final Label says = new Label();
   private final Button undo = Page.button("Undo", "builds-undo");
   private final TextField name = Page.words("builds-name", "name", 26);
@@ -74,11 +77,13 @@ public final class BuildsPage extends VBox {
   private long named = -1;
 
   /**
+   * @param look of the drawings
    * @param fresh leads to a new build
    * @param close leads back to the bench
    */
-  public BuildsPage(Session session, Runnable fresh, Runnable close) {
+  public BuildsPage(Session session, Look look, Runnable fresh, Runnable close) {
     super(10);
+    home = new HomePane(look, this::open);
     this.session = session;
     this.close = close;
     setId("builds-page");
@@ -89,7 +94,6 @@ public final class BuildsPage extends VBox {
     var sorted = new SortedList<>(found);
     sorted.comparatorProperty().bind(table.comparatorProperty());
     table.setItems(sorted);
-    VBox.setVgrow(table, Priority.ALWAYS);
     table.setOnMouseClicked(
         e -> {
           if (e.getClickCount() == 2) {
@@ -130,7 +134,10 @@ public final class BuildsPage extends VBox {
     actions.setAlignment(Pos.CENTER_LEFT);
     var line = new HBox(8, says, undo);
     line.setAlignment(Pos.CENTER_LEFT);
-    getChildren().addAll(title, head, table, actions, notes(), line);
+    table.setPrefHeight(230);
+    table.setMinHeight(120);
+    VBox.setVgrow(home, Priority.ALWAYS);
+    getChildren().addAll(title, head, home, table, actions, notes(), line);
     name.setOnAction(
         e -> {
           if (copying) {
@@ -237,6 +244,7 @@ public final class BuildsPage extends VBox {
   }
 
   private void list(List<Summary> now) {
+    home.show(now, units(), LocalDate.now());
     long kept = chosen() == null ? session.id() : chosen().id();
     all.setAll(
         now.stream().sorted(java.util.Comparator.comparing(Summary::touched).reversed()).toList());
@@ -327,7 +335,10 @@ public final class BuildsPage extends VBox {
   }
 
   private void open() {
-    var s = chosen();
+    open(chosen());
+  }
+
+  private void open(Summary s) {
     if (s == null) {
       return;
     }

@@ -55,7 +55,11 @@ public enum ViewName {
   DYNO_PULLS("Pulls", "dyno-pulls"),
   DYNO_LOG("Log", "dyno-log"),
   DYNO_CAUSE("Find the cause", "dyno-cause"),
-  DYNO_LEARN("Learn", "dyno-learn-view");
+  DYNO_LEARN("Learn", "dyno-learn-view"),
+  JOB_ROUTE("Route", "job-route"),
+  JOB_PARTS("Parts", "job-parts"),
+  JOB_ORDERS("Orders", "job-orders"),
+  JOB_MONEY("Money", "job-money");
 
   private final String title;
   private final String id;

@@ -29,6 +29,7 @@ public enum HelpPage {
   PREDICTION("prediction", Station.PREDICTION),
   WEIGHING("weighing", Station.WEIGHING),
   DYNO("dyno", Station.DYNO),
+  JOB("job", Station.JOB),
   TRUST("trust", null),
   WORDS("words", null);
 

@@ -9,6 +9,7 @@ import grandbore.book.ShopBook;
 import grandbore.book.StudyJson;
 import grandbore.book.Summary;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.job.JobLine;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -90,6 +91,10 @@ public final class Books implements AutoCloseable {
 
   void listed(List<Summary> all) {
     builds.set(all);
+  }
+
+  void stands(long build, JobLine line) {
+    listed(builds().stream().map(b -> b.id() == build ? b.standing(line) : b).toList());
   }
 
   /** Reads the list of builds again. */

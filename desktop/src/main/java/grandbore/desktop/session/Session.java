@@ -16,6 +16,7 @@ import grandbore.core.clearances.Readings;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.Measured;
 import grandbore.core.combination.Specs;
+import grandbore.core.job.JobLine;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.units.UnitSystem;
 import grandbore.core.working.Figure;
@@ -158,6 +159,12 @@ public final class Session implements AutoCloseable {
   public void predicted(double power, double speed) {
     journal.add(
         new Entry.Predicted(id(), power, speed, Measured.of(engine().combination()).share()));
+  }
+
+  /** Keeps how the build on the bench stands as a job, for the list. */
+  public void stands(JobLine line) {
+    journal.add(new Entry.Stands(id(), line));
+    books.stands(id(), line);
   }
 
   public long id() {

@@ -11,12 +11,15 @@ import grandbore.desktop.controls.Places;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.dyno.DynoPage;
 import grandbore.desktop.heads.HeadsPage;
+import grandbore.desktop.job.JobPage;
+import grandbore.desktop.job.JobState;
 import grandbore.desktop.longsection.LongSectionPage;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.results.ResultsPage;
 import grandbore.desktop.session.Session;
 import grandbore.desktop.weighing.DoubtService;
 import grandbore.desktop.weighing.WeighingPage;
+import java.time.Clock;
 import java.util.function.Consumer;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -33,6 +36,7 @@ public final class Pages {
   private final Overlay overlay;
   private final Places places;
   private final DoubtService doubt;
+  private final JobState job;
 
   /** The crank cursor, degrees, one for the whole window. */
   private final DoubleProperty crank = new SimpleDoubleProperty(50);
@@ -53,6 +57,7 @@ public final class Pages {
       Places places) {
     this.places = places;
     doubt = new DoubtService(session, curves);
+    job = new JobState(session, Clock.systemDefaultZone());
     this.open = open;
     this.overlay = overlay;
     this.rpm = rpm;
@@ -93,6 +98,7 @@ public final class Pages {
           WeighingPage.make(
               session, curves, doubt, look, group -> Station.ofGroup(group).title(), places);
       case DYNO -> DynoPage.make(session, curves, look, overlay);
+      case JOB -> JobPage.make(job, curves, look);
     };
   }
 }

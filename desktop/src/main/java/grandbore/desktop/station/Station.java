@@ -111,7 +111,8 @@ public enum Station {
       "Dyno day",
       MaterialDesignG.GAUGE,
       List.of("learned"),
-      Set.of("displacement", "mean_piston_speed"));
+      Set.of("displacement", "mean_piston_speed")),
+  JOB("Job", MaterialDesignC.CLIPBOARD_CHECK_OUTLINE, List.of(), Set.of("displacement"));
 
   private final String title;
   private final Ikon icon;
@@ -132,7 +133,12 @@ public enum Station {
   /** The key that goes there. */
   public String key() {
     return "Shortcut+"
-        + (this == WEIGHING ? "W" : this == DYNO ? "P" : String.valueOf(ordinal() + 1));
+        + switch (this) {
+          case WEIGHING -> "W";
+          case DYNO -> "P";
+          case JOB -> "J";
+          default -> String.valueOf(ordinal() + 1);
+        };
   }
 
   /** Where the inputs of a group stand. */
@@ -192,6 +198,9 @@ public enum Station {
     }
     if (this == DYNO) {
       return brief ? "" : "pulls and verdicts";
+    }
+    if (this == JOB) {
+      return brief ? "" : "route, parts, money";
     }
     int measured = 0;
     int all = 0;
@@ -289,6 +298,8 @@ public enum Station {
               ViewName.DYNO_LOG,
               ViewName.DYNO_CAUSE,
               ViewName.DYNO_LEARN);
+      case JOB ->
+          List.of(ViewName.JOB_ROUTE, ViewName.JOB_PARTS, ViewName.JOB_ORDERS, ViewName.JOB_MONEY);
     };
   }
 }
