@@ -298,7 +298,7 @@ public final class BuildSchema {
   }
 
   /** Takes the last property from the required ones. */
-  private static void optional(ObjectNode object, String name) {
+  static void optional(ObjectNode object, String name) {
     var required = (ArrayNode) object.get("required");
     if (required.get(required.size() - 1).asText().equals(name)) {
       required.remove(required.size() - 1);

@@ -1,5 +1,6 @@
 package grandbore.book;
 
+import grandbore.core.build.Build;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.OnJob;
 import grandbore.core.clearances.Photo;
@@ -9,6 +10,7 @@ import grandbore.core.job.Option;
 import grandbore.core.job.orders.WorkOrder;
 import grandbore.core.job.parts.Item;
 import grandbore.core.job.route.Step;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -19,17 +21,38 @@ import java.util.Map;
  * The job of a build as its notes keep it.
  *
  * @param pictures of steps, parts and orders, by {@code STEP/id}
+ * @param versions states of the build that have a name, in the order in which they were named
  * @param promisedFirst for which day each part was promised at first, by its number
  */
 public record JobBook(
-    Job job, Map<String, List<Photo>> pictures, Map<String, LocalDate> promisedFirst) {
-  public static final JobBook NONE = new JobBook(Job.NONE, Map.of(), Map.of());
+    Job job,
+    Map<String, List<Photo>> pictures,
+    Map<String, LocalDate> promisedFirst,
+    List<Version> versions) {
+  public static final JobBook NONE = new JobBook(Job.NONE, Map.of(), Map.of(), List.of());
+
+  /**
+   * The build as it stood once.
+   *
+   * @param document of it, read when it is looked at
+   */
+  public record Version(String name, Instant at, String document) {
+    /**
+     * The build itself.
+     *
+     * @throws FormatException where it is damaged
+     */
+    public Build build() {
+      return BuildJson.read(document).build();
+    }
+  }
 
   private record Key(OnJob.Kind kind, String key) {}
 
   public JobBook {
     pictures = Map.copyOf(pictures);
     promisedFirst = Map.copyOf(promisedFirst);
+    versions = List.copyOf(versions);
   }
 
   /**
@@ -40,9 +63,19 @@ public record JobBook(
   public static JobBook of(List<Kept> notes) {
     Map<Key, OnJob> newest = new LinkedHashMap<>();
     Map<String, LocalDate> first = new LinkedHashMap<>();
+    Map<String, Version> versions = new LinkedHashMap<>();
+    Map<String, List<Photo>> pictures = new LinkedHashMap<>();
     for (var kept : notes) {
       if (kept.note() instanceof OnJob j && !kept.struck()) {
         newest.put(new Key(j.kind(), j.key()), j);
+        if (!j.pictures().isEmpty()) {
+          pictures
+              .computeIfAbsent(j.kind() + "/" + j.key(), k -> new ArrayList<>())
+              .addAll(j.pictures());
+        }
+        if (j.kind() == OnJob.Kind.VERSION) {
+          versions.put(j.key(), new Version(j.key(), kept.at(), j.document()));
+        }
         if (j.kind() == OnJob.Kind.ITEM && !j.document().isEmpty()) {
           JobJson.read(j.document(), Item.class)
               .day()
@@ -57,22 +90,23 @@ public record JobBook(
     var options = new ArrayList<Option>();
     Map<String, Step> steps = new LinkedHashMap<>();
     List<String> sequence = List.of();
-    Map<String, List<Photo>> pictures = new LinkedHashMap<>();
+    versions.values().removeIf(v -> v.document().isEmpty());
     for (var j : newest.values()) {
-      if (!j.pictures().isEmpty()) {
-        pictures.put(j.kind() + "/" + j.key(), j.pictures());
-      }
       switch (j.kind()) {
         case PLAN -> plan = JobJson.read(j.document(), JobPlan.class);
         case ITEM -> items.add(JobJson.read(j.document(), Item.class));
         case ORDER -> orders.add(JobJson.read(j.document(), WorkOrder.class));
         case OPTION -> options.add(JobJson.read(j.document(), Option.class));
         case STEP -> steps.put(j.key(), JobJson.read(j.document(), Step.class));
+        case VERSION -> {}
         case SEQUENCE -> sequence = JobJson.sequence(j.document());
       }
     }
     return new JobBook(
-        new Job(plan, items, orders, inOrder(steps, sequence), options), pictures, first);
+        new Job(plan, items, orders, inOrder(steps, sequence), options),
+        pictures,
+        first,
+        List.copyOf(versions.values()));
   }
 
   /** What is kept for a job to stand. */

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import grandbore.core.build.Build;
 import grandbore.core.clearances.OnJob;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.job.JobPlan;
@@ -50,6 +51,12 @@ public final class JobJson {
 
   public static OnJob note(JobPlan plan) {
     return new OnJob(OnJob.Kind.PLAN, "", write(plan));
+  }
+
+  /** What is kept for a build to be found again as it stands. */
+  public static OnJob version(String name, Build build) {
+    return new OnJob(
+        OnJob.Kind.VERSION, name, BuildJson.writeCompact(new BuildDocument(build, List.of())));
   }
 
   /** The order in which the steps stand. */

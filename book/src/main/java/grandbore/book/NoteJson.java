@@ -2,19 +2,26 @@ package grandbore.book;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Note;
 import grandbore.core.combination.InvalidInput;
 import java.lang.reflect.Type;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 
 /** Notes of the book as JSON, component by component; numbers in SI units. */
 final class NoteJson {
-  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+  private static final JsonMapper MAPPER =
+      JsonMapper.builder()
+          .addModule(new JavaTimeModule())
+          .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
+          .build();
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
   private static final List<Class<?>> KINDS = List.of(Note.class.getPermittedSubclasses());
 
@@ -107,6 +114,10 @@ final class NoteJson {
     var node = BuildSchema.object();
     for (var c : type.getRecordComponents()) {
       BuildSchema.property(node, c.getName(), typed(c.getGenericType()));
+      // What is only there or not came later than the documents that do not say it.
+      if (c.getType() == boolean.class) {
+        BuildSchema.optional(node, c.getName());
+      }
     }
     return node;
   }
@@ -118,6 +129,9 @@ final class NoteJson {
       return node;
     }
     var plain = (Class<?>) type;
+    if (plain == Instant.class) {
+      return BuildSchema.instant();
+    }
     if (plain.isEnum()) {
       return BuildSchema.words(BuildSchema.constants(plain));
     }
@@ -127,7 +141,9 @@ final class NoteJson {
     String word =
         plain == String.class
             ? "string"
-            : plain == int.class || plain == Integer.class ? "integer" : "number";
+            : plain == boolean.class
+                ? "boolean"
+                : plain == int.class || plain == Integer.class ? "integer" : "number";
     var node = NODES.objectNode().put("type", word);
     if (word.equals("integer")) {
       node.put("minimum", Integer.MIN_VALUE).put("maximum", Integer.MAX_VALUE);

@@ -76,7 +76,9 @@ public final class PlannedChanges {
     var job = new ArrayList<OnJob>();
     job.add(JobJson.note(DemoJob.promisedFirst(today)));
     job.addAll(JobBook.notes(DemoJob.on(today)));
+    job.add(JobJson.version("As raced in October", DemoBuilds.hillClimbEight()));
     job.forEach(n -> notes.add(new Kept(0, n, "", begun, false)));
+    DemoJob.own(today).forEach(n -> notes.add(new Kept(0, n, "", begun, false)));
     return new BuildDocument(
         DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings(), List.copyOf(notes));
   }

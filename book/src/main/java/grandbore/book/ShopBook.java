@@ -5,6 +5,7 @@ import grandbore.core.clearances.Band;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Note;
 import grandbore.core.clearances.OnDyno;
+import grandbore.core.clearances.OwnKind;
 import grandbore.core.clearances.Reading;
 import grandbore.core.clearances.Readings;
 import grandbore.core.clearances.Rule;
@@ -135,6 +136,7 @@ public final class ShopBook implements AutoCloseable {
   /** Whether a note is the shop's own: a rule for every build, a part of its shelf. */
   public static boolean isShops(Note note) {
     return note instanceof Stocked
+        || note instanceof OwnKind
         || note instanceof OnDyno d && d.kind().isShops()
         || note instanceof Rule r && r.source() == Band.Source.HOUSE;
   }

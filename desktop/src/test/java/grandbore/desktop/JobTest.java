@@ -8,6 +8,7 @@ import grandbore.book.PlannedChanges;
 import grandbore.book.Summary;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
+import grandbore.core.combination.Provenance;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.job.Job;
 import grandbore.core.job.parts.EnginePart;
@@ -25,6 +26,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
@@ -318,5 +320,59 @@ class JobTest extends BenchTest {
             .orElseThrow();
     assertThat(line.steps()).isEqualTo(before.steps().size());
     assertThat(line.spent()).isPositive();
+  }
+
+  /** A kind of reading of the shop's own: added, typed into, judged, taken back, on every build. */
+  @Test
+  void theShopReadsWhatItLikes() throws Exception {
+    robot.interact(() -> bench.rail().choose(Station.CLEARANCES));
+    view("bench-own");
+    assertThat(text("#own-value-1-0")).isEqualTo("–");
+    robot.interact(() -> robot.lookup("#own-wall-thickness-by-sound").<ToggleButton>query().fire());
+    Pulse.await();
+    assertThat(text("#own-value-4-0")).startsWith("0.1772 in");
+    type("#own-read-4-0", "0.150");
+    until("the mean of both", () -> text("#own-value-4-0").contains("2 read"));
+    view("bench-todo");
+    assertThat(words("#todo-tasks"))
+        .anyMatch(
+            w -> w.contains("Wall thickness by sound, cylinder 4, thrust, middle: 0.1636 in"));
+    robot.interact(() -> bench.session().undo());
+    assertThat(words("#todo-tasks")).noneMatch(w -> w.contains("Wall thickness by sound"));
+    view("bench-own");
+    write("#own-label", "Link bar to block");
+    write("#own-points", "");
+    write("#own-from", "0.060 in");
+    write("#own-least", "0 in");
+    write("#own-most", "0.5 in");
+    press("#own-keep");
+    until("it is there", () -> isShown("#own-link-bar-to-block"));
+    type("#own-read-1-0", "1 in");
+    assertThat(words("#own-view"))
+        .anyMatch(w -> w.contains("Link bar to block is 25.400 mm; allowed"));
+    type("#own-read-1-0", "0.080");
+    until("it is kept", () -> text("#own-value-1-0").startsWith("0.0800 in"));
+    robot.interact(() -> bench.session().open(2));
+    until(
+        "the other build has it",
+        () -> bench.session().id() == 2 && isShown("#own-link-bar-to-block"));
+  }
+
+  /** A state with a name is compared, gone back to, and that is undone. */
+  @Test
+  void aStateWithANameIsGoneBackTo() {
+    view("job-states");
+    until("the demo's state", () -> isShown("#state-compare-0"));
+    var before = combination();
+    edit("bottomEnd.bore", before.bottomEnd().bore().with(0.1045, Provenance.CARD));
+    press("#state-compare-0");
+    until("it differs", () -> words("#state-differences").contains("Bore"));
+    write("#state-name", "Bored");
+    press("#state-keep");
+    until("it has a name", () -> isShown("#state-compare-1"));
+    press("#state-back-0");
+    until("gone back", () -> combination().equals(before));
+    robot.interact(() -> bench.session().undo());
+    assertThat(combination().bottomEnd().bore().si()).isEqualTo(0.1045);
   }
 }

@@ -58,7 +58,7 @@ public final class Bands {
     return rules.stream()
         .filter(r -> r.measurement() == m && r.side() == side && r.source() == source)
         .reduce((a, b) -> b)
-        .map(Rule::band);
+        .map(r -> r.band(c.bottomEnd().bore().si()));
   }
 
   private List<Band> practice(Measurement m, Reading.Side side) {

@@ -29,6 +29,9 @@ public final class Cause {
   /** The likeliest first: what the book's readings point at, then what is usual. */
   public static List<Likely> of(Finding finding, Ledger ledger, UnitSystem units) {
     var c = new Cause(finding, ledger, units);
+    if (finding.kind() == Finding.Kind.SOUND) {
+      return List.of();
+    }
     switch (finding.part()) {
       case MAIN_BEARING -> c.bearing(Measurement.MAIN_BEARING);
       case ROD_BEARING -> c.bearing(Measurement.ROD_BEARING);

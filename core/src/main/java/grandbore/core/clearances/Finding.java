@@ -25,6 +25,8 @@ public record Finding(Part part, int place, Kind kind, String words) implements 
 
   /** What was found. */
   public enum Kind {
+    /** Looked at, sound, used again. */
+    SOUND,
     WIPED,
     FATIGUED,
     SCORED,

@@ -75,10 +75,31 @@ public enum Measurement {
 
   /** What a reading's number counts. */
   public enum Place {
-    CYLINDER,
-    MAIN,
-    THROW,
-    ENGINE
+    CYLINDER("cylinder"),
+    MAIN("main"),
+    THROW("throw"),
+    ENGINE("engine");
+
+    private final String word;
+
+    Place(String word) {
+      this.word = word;
+    }
+
+    /** How many an engine has. */
+    public int count(BottomEnd b) {
+      return switch (this) {
+        case CYLINDER -> b.cylinders();
+        case MAIN -> b.mains();
+        case THROW -> b.layout() == BottomEnd.Layout.VEE ? b.cylinders() / 2 : b.cylinders();
+        case ENGINE -> 1;
+      };
+    }
+
+    /** One of them in words: “cylinder 3”. */
+    public String at(int number) {
+      return this == ENGINE ? word : word + " " + number;
+    }
   }
 
   /** Which part of the engine it belongs to. */
@@ -198,23 +219,12 @@ public enum Measurement {
 
   /** How many places of this kind an engine has. */
   public int places(BottomEnd b) {
-    return switch (place) {
-      case CYLINDER -> b.cylinders();
-      case MAIN -> b.mains();
-      case THROW -> b.layout() == BottomEnd.Layout.VEE ? b.cylinders() / 2 : b.cylinders();
-      case ENGINE -> 1;
-    };
+    return place.count(b);
   }
 
   /** One place in words: “cylinder 3, exhaust”. */
   public String at(int number, Reading.Side side) {
-    String where =
-        switch (place) {
-          case CYLINDER -> "cylinder " + number;
-          case MAIN -> "main " + number;
-          case THROW -> "throw " + number;
-          case ENGINE -> "engine";
-        };
+    String where = place.at(number);
     return side == Reading.Side.NONE ? where : where + ", " + side.word();
   }
 }

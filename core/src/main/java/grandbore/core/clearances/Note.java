@@ -13,4 +13,6 @@ public sealed interface Note
         SpeedShares,
         Studied,
         OnDyno,
-        OnJob {}
+        OnJob,
+        OwnKind,
+        OwnReading {}

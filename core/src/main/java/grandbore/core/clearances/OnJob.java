@@ -28,7 +28,9 @@ public record OnJob(Kind kind, String key, String document, List<Photo> pictures
     /** The order of the steps. */
     SEQUENCE,
     /** One of several ways to go on. */
-    OPTION
+    OPTION,
+    /** The build as it stood once, under a name: “as mocked up”. */
+    VERSION
   }
 
   public OnJob {

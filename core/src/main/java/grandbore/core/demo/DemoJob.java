@@ -1,6 +1,11 @@
 package grandbore.core.demo;
 
+import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.Note;
+import grandbore.core.clearances.OwnKind;
+import grandbore.core.clearances.OwnReading;
 import grandbore.core.clearances.Readings;
+import grandbore.core.clearances.Taken;
 import grandbore.core.job.Job;
 import grandbore.core.job.JobPlan;
 import grandbore.core.job.Option;
@@ -17,6 +22,7 @@ import grandbore.core.job.parts.ItemState;
 import grandbore.core.job.route.Stage;
 import grandbore.core.job.route.Step;
 import grandbore.core.job.route.WorkDays;
+import grandbore.core.units.Quantity;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -41,6 +47,11 @@ public final class DemoJob {
   private static final double[] LENGTHS = {1, -2, 3, 0, -1, 2, -3, 1};
   private static final double[] HEIGHTS = {-1, 2, 0, -2, 1, 3, -1, 0};
 
+  /** What the sound gauge showed at thrust and far side, mm. */
+  private static final double[] WALLS = {
+    5.6, 6.2, 5.4, 6.0, 5.1, 6.3, 4.5, 5.9, 5.5, 6.1, 5.3, 6.2, 5.7, 6.0, 4.9, 6.1
+  };
+
   private final LocalDate today;
 
   private DemoJob(LocalDate today) {
@@ -61,6 +72,48 @@ public final class DemoJob {
   /** A part as it was promised first. */
   public static Item promisedFirst(LocalDate today) {
     return new DemoJob(today).shells().promised(today.minusDays(4));
+  }
+
+  /** What the demo's shop reads beside the usual, and what it read. */
+  public static List<Note> own(LocalDate today) {
+    var demo = new DemoJob(today);
+    var seal =
+        new OwnKind(
+            "Rear seal proud",
+            Quantity.CLEARANCE,
+            Measurement.Place.ENGINE,
+            List.of("left", "right"),
+            -0.002,
+            0.005,
+            0.25e-3,
+            0.5e-3,
+            false,
+            "the demo shop's own",
+            false);
+    var wall =
+        new OwnKind(
+            "Wall thickness by sound",
+            Quantity.CLEARANCE,
+            Measurement.Place.CYLINDER,
+            List.of("thrust, middle", "far side, middle"),
+            0,
+            0.02,
+            4.3e-3,
+            0,
+            false,
+            "the demo shop's own",
+            false);
+    var all = new ArrayList<Note>(List.of(seal, wall));
+    for (int i = 0; i < WALLS.length; i++) {
+      all.add(
+          new OwnReading(
+              wall.key(),
+              i / 2 + 1,
+              i % 2,
+              WALLS[i] * 1e-3,
+              Taken.by("", "sound gauge", demo.at(-13))));
+    }
+    return List.copyOf(all);
   }
 
   private static WorkDays days() {
@@ -85,7 +138,8 @@ public final class DemoJob {
     all.add(part(2, EnginePart.CRANK, 1, ItemState.BACK, true));
     all.add(
         part(3, EnginePart.HEAD, 1, ItemState.AT_SHOP, true)
-            .found(true, Condition.WORN, "exhaust guide of cylinder 5 loose"));
+            .found(true, Condition.WORN, "exhaust guide of cylinder 5 loose")
+            .matching(Map.of("bolt pattern", "ten a head, 7/16", "intake port", "oval")));
     all.add(part(4, EnginePart.HEAD, 2, ItemState.AT_SHOP, true));
     for (int i = 0; i < PISTONS.length; i++) {
       all.add(

@@ -6,12 +6,16 @@ import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading.Side;
 import grandbore.core.clearances.Rule;
 import grandbore.core.units.Entry;
+import grandbore.core.units.Quantity;
+import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
+import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.session.Session;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
@@ -26,6 +30,7 @@ final class RuleRow extends VBox {
   private final TextField said = new TextField();
   private final Refusal refusal = new Refusal();
   private final Label unit = new Label();
+  private final CheckBox perBore = new CheckBox("for each inch of bore");
   private Measurement measurement = Measurement.DECK;
 
   RuleRow(Session session) {
@@ -56,7 +61,8 @@ final class RuleRow extends VBox {
     house.setOnAction(e -> state(Band.Source.HOUSE));
     maker.setMinWidth(USE_PREF_SIZE);
     house.setMinWidth(USE_PREF_SIZE);
-    var entry = new FlowPane(6, 4, least, most, unit, said, maker, house);
+    perBore.setId("rule-per-bore");
+    var entry = new FlowPane(6, 4, least, most, unit, perBore, said, maker, house);
     entry.setAlignment(Pos.CENTER_LEFT);
     getChildren().addAll(bands, entry, refusal);
   }
@@ -68,6 +74,11 @@ final class RuleRow extends VBox {
     measurement = m;
     var units = session.build().units();
     unit.setText(InputField.symbol(m.quantity(), units));
+    boolean grows = m.quantity() == Quantity.CLEARANCE;
+    perBore.setText(
+        units == UnitSystem.US ? "for each inch of bore" : "for each millimetre of bore");
+    perBore.setSelected(perBore.isSelected() && grows);
+    Page.show(perBore, grows);
     var words = new StringBuilder();
     for (var side : m.valueSides()) {
       boolean first = true;
@@ -92,7 +103,7 @@ final class RuleRow extends VBox {
 
   private void state(Band.Source source) {
     try {
-      var q = measurement.quantity();
+      var q = perBore.isSelected() ? Quantity.FACTOR : measurement.quantity();
       var units = session.build().units();
       double low = Entry.parse(least.getText(), q, units, 0);
       double high = most.getText().isBlank() ? 0 : Entry.parse(most.getText(), q, units, 0);
@@ -106,7 +117,8 @@ final class RuleRow extends VBox {
                 high,
                 said.getText().isBlank()
                     ? source.words().toLowerCase(Locale.ROOT)
-                    : said.getText().strip()),
+                    : said.getText().strip(),
+                perBore.isSelected()),
             "");
       }
       least.clear();

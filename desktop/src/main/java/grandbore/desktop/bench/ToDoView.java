@@ -77,6 +77,14 @@ final class ToDoView extends VBox {
       where.setMinWidth(150);
       group.getChildren().add(new HBox(8, words("→"), where, words(t.words())));
     }
+    var own = OwnView.tasks(session);
+    if (!own.isEmpty()) {
+      var title = words("The shop's own");
+      title.getStyleClass().add("input-label");
+      var box = new VBox(2, title);
+      own.forEach(t -> box.getChildren().add(words("→ " + t)));
+      tasks.getChildren().add(box);
+    }
     if (tasks.getChildren().isEmpty()) {
       tasks.getChildren().add(Page.hint("● All that was read lies inside its band."));
     }

@@ -33,6 +33,7 @@ public enum ViewName {
   BENCH_READINGS("Readings", "bench-readings"),
   BENCH_TODO("To do", "bench-todo"),
   BENCH_GUIDED("Guided", "bench-guided"),
+  BENCH_OWN("Own", "bench-own"),
   BENCH_TORQUE("Torque", "bench-torque"),
   BENCH_ASSEMBLY("Assembly", "bench-assembly"),
   BENCH_FINDINGS("Strip-down", "bench-findings"),
@@ -59,7 +60,8 @@ public enum ViewName {
   JOB_ROUTE("Route", "job-route"),
   JOB_PARTS("Parts", "job-parts"),
   JOB_ORDERS("Orders", "job-orders"),
-  JOB_MONEY("Money", "job-money");
+  JOB_MONEY("Money", "job-money"),
+  JOB_STATES("States", "job-states");
 
   private final String title;
   private final String id;

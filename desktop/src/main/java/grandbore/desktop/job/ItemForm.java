@@ -46,11 +46,13 @@ final class ItemForm extends VBox {
       Fields.field("item-interfaces", "bolt pattern: ten, 3/8; port: oval", 34);
   private final Map<ItemMeasure, TextField> measures = new EnumMap<>(ItemMeasure.class);
   private final FlowPane measured = row();
+  private final JobPictures pictures;
   private Item shown;
 
   ItemForm(JobState state) {
     super(6);
     this.state = state;
+    pictures = new JobPictures(state, "item");
     setId("item-form");
     getStyleClass().add("group");
     reused.setId("item-reused");
@@ -86,6 +88,7 @@ final class ItemForm extends VBox {
                 Fields.named("marks", marks)),
             row(Fields.named("finding", finding), Fields.named("has to match in", interfaces)),
             measured,
+            pictures,
             row(keep, remove));
     show(null);
   }
@@ -113,6 +116,9 @@ final class ItemForm extends VBox {
 
   void show(Item item) {
     Page.show(this, item != null);
+    if (item != null) {
+      pictures.show(JobJson.note(item));
+    }
     if (item == null || item.equals(shown)) {
       shown = item;
       return;

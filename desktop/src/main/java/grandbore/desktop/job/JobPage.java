@@ -18,7 +18,8 @@ public final class JobPage {
             .with(ViewName.JOB_ROUTE, () -> new RouteView(state, look))
             .with(ViewName.JOB_PARTS, () -> new PartsView(state))
             .with(ViewName.JOB_ORDERS, () -> new OrdersView(state))
-            .with(ViewName.JOB_MONEY, () -> new MoneyView(state, curves));
+            .with(ViewName.JOB_MONEY, () -> new MoneyView(state, curves))
+            .with(ViewName.JOB_STATES, () -> new StatesView(state));
     var trouble = Page.hint("");
     trouble.setId("job-trouble");
     trouble.getStyleClass().add("outside");

@@ -61,7 +61,16 @@ public final class PartsView extends VBox {
     table.setPlaceholder(new Label("No part of this engine is so."));
     columns();
     table.getSelectionModel().selectedItemProperty().subscribe(i -> form.show(i));
-    getChildren().addAll(find, sum, table, form, Page.part("What belongs together"), rules, match);
+    getChildren()
+        .addAll(
+            find,
+            sum,
+            table,
+            form,
+            Page.part("What belongs together"),
+            rules,
+            match,
+            new FitsPane(state));
     WhenSeen.refresh(this, this::refresh, state.plannedProperty());
   }
 

@@ -1,5 +1,6 @@
 package grandbore.desktop.job;
 
+import grandbore.book.JobJson;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.OnJob;
 import grandbore.core.job.Route;
@@ -50,12 +51,14 @@ final class StepCard extends VBox {
   private final TextField places = Fields.field("step-check-places", "1", 3);
   private final Button done = Page.button("Done", "step-done");
   private final Button again = Page.button("Not done", "step-again");
+  private final JobPictures pictures;
   private final VBox form;
   private Step shown;
 
   StepCard(JobState state) {
     super(6);
     this.state = state;
+    pictures = new JobPictures(state, "step");
     setId("step-card");
     getStyleClass().add("group");
     waits.setId("step-waits");
@@ -85,6 +88,7 @@ final class StepCard extends VBox {
                 Fields.named("proves", proves),
                 Fields.named("does to parts", does)),
             row(Fields.named("check", check), Fields.named("places", places), add),
+            pictures,
             row(keep, remove));
     var more = new ToggleButton("Change it");
     more.setId("step-more");
@@ -114,6 +118,7 @@ final class StepCard extends VBox {
     waits.setText(says(p));
     Page.show(done, p.state() != Route.State.DONE);
     Page.show(again, p.step().isDone());
+    pictures.show(JobJson.note(p.step()));
     if (p.step().equals(shown)) {
       return;
     }

@@ -8,6 +8,7 @@ import grandbore.book.Opened;
 import grandbore.book.ShopBook;
 import grandbore.book.StudyJson;
 import grandbore.book.Summary;
+import grandbore.core.clearances.Kept;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.job.JobLine;
 import java.nio.file.Path;
@@ -111,6 +112,11 @@ public final class Books implements AutoCloseable {
   public CompletableFuture<Session.Over> other(long build) {
     return open(build)
         .thenApply(laid -> new Session.Over(build, laid.build(), Bench.of(laid).engine()));
+  }
+
+  /** What hangs on another build. */
+  public CompletableFuture<List<Kept>> notes(long build) {
+    return open(build).thenApply(Opened::notes);
   }
 
   /**

@@ -273,6 +273,7 @@ public enum Station {
               ViewName.BENCH_READINGS,
               ViewName.BENCH_TODO,
               ViewName.BENCH_GUIDED,
+              ViewName.BENCH_OWN,
               ViewName.BENCH_TORQUE,
               ViewName.BENCH_ASSEMBLY,
               ViewName.BENCH_FINDINGS,
@@ -299,7 +300,12 @@ public enum Station {
               ViewName.DYNO_CAUSE,
               ViewName.DYNO_LEARN);
       case JOB ->
-          List.of(ViewName.JOB_ROUTE, ViewName.JOB_PARTS, ViewName.JOB_ORDERS, ViewName.JOB_MONEY);
+          List.of(
+              ViewName.JOB_ROUTE,
+              ViewName.JOB_PARTS,
+              ViewName.JOB_ORDERS,
+              ViewName.JOB_MONEY,
+              ViewName.JOB_STATES);
     };
   }
 }

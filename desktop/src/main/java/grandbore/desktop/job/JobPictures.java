@@ -1,0 +1,79 @@
+package grandbore.desktop.job;
+
+import grandbore.book.Pictures;
+import grandbore.core.clearances.OnJob;
+import grandbore.core.clearances.Photo;
+import grandbore.desktop.controls.CsvFile;
+import grandbore.desktop.controls.Page;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+
+/** Pictures of a step or a part: copied beside the book, told apart by their checksum. */
+public final class JobPictures extends VBox {
+  private static final double WIDE = 132;
+
+  private final JobState state;
+  private final TextField caption;
+  private final FlowPane shown = new FlowPane(8, 8);
+  private OnJob of;
+
+  /**
+   * @param id begins the ids of its field and button
+   */
+  JobPictures(JobState state, String id) {
+    super(6);
+    this.state = state;
+    setId(id + "-pictures");
+    caption = Fields.field(id + "-caption", "what it shows", 16);
+    var add = Page.button("Attach a picture", id + "-picture");
+    add.setOnAction(e -> CsvFile.open(this, "Picture", "*", this::attach));
+    getChildren().addAll(OrdersView.row(caption, add), shown);
+  }
+
+  /** Shows the pictures of something, and takes more of it. */
+  void show(OnJob what) {
+    of = what;
+    shown.getChildren().clear();
+    var planned = state.plannedProperty().get();
+    var all =
+        planned == null
+            ? List.<Photo>of()
+            : planned.book().pictures().getOrDefault(what.kind() + "/" + what.key(), List.of());
+    all.forEach(p -> shown.getChildren().add(picture(p)));
+  }
+
+  /** Copies a picture beside the book and keeps it with what is shown. */
+  public void attach(Path file) {
+    try {
+      var photo =
+          Pictures.attach(file, state.session().books().pictures(), caption.getText().strip());
+      state.keep(new OnJob(of.kind(), of.key(), of.document(), List.of(photo)));
+      caption.clear();
+    } catch (IOException e) {
+      state
+          .troubleProperty()
+          .set("✕ %s could not be attached: %s".formatted(file.getFileName(), e.getMessage()));
+    }
+  }
+
+  private VBox picture(Photo photo) {
+    var words = Page.hint(photo.caption());
+    words.setMaxWidth(WIDE);
+    var box = new VBox(2, words);
+    var folder = state.session().books().pictures();
+    var wrong = Pictures.trouble(folder, photo);
+    if (wrong.isEmpty()) {
+      String at = folder.resolve(photo.file()).toUri().toString();
+      box.getChildren().addFirst(new ImageView(new Image(at, WIDE, 0, true, true, true)));
+    } else {
+      words.setText(photo.caption() + ": " + wrong.get());
+    }
+    return box;
+  }
+}
