@@ -129,17 +129,10 @@ public final class JobSheet {
 
   /** Words as HTML shows them. */
   private static String text(String words) {
-    var out = new StringBuilder();
-    for (char c : words.toCharArray()) {
-      out.append(
-          switch (c) {
-            case '<' -> "&lt;";
-            case '>' -> "&gt;";
-            case '&' -> "&amp;";
-            case '"' -> "&quot;";
-            default -> String.valueOf(c);
-          });
-    }
-    return out.toString();
+    return words
+        .replace("&", "&amp;")
+        .replace("<", "&lt;")
+        .replace(">", "&gt;")
+        .replace("\"", "&quot;");
   }
 }

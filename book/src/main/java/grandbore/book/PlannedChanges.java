@@ -15,6 +15,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
@@ -57,7 +58,7 @@ public final class PlannedChanges {
    * job as it stands today.
    */
   public static BuildDocument demo() {
-    return demo(LocalDate.now());
+    return demo(LocalDate.now(ZoneId.systemDefault()));
   }
 
   /** The same as it stands on a day. */

@@ -7,6 +7,7 @@ import grandbore.core.combination.InvalidInput;
 import grandbore.core.job.Job;
 import grandbore.core.job.Route;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 
@@ -22,7 +23,7 @@ final class JobOption {
   }
 
   LocalDate today() {
-    return today == null ? LocalDate.now() : today;
+    return today == null ? LocalDate.now(ZoneId.systemDefault()) : today;
   }
 
   /**

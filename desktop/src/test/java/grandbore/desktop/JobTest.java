@@ -20,6 +20,7 @@ import grandbore.desktop.station.Station;
 import java.nio.file.Files;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.regex.Pattern;
 import javafx.geometry.Bounds;
@@ -272,7 +273,8 @@ class JobTest extends BenchTest {
     write("#order-promised", "+7");
     press("#order-send");
     until("it is sent", () -> job().orders().getFirst().isSent());
-    assertThat(job().orders().getFirst().promised()).isEqualTo(LocalDate.now().plusDays(7));
+    assertThat(job().orders().getFirst().promised())
+        .isEqualTo(LocalDate.now(ZoneId.systemDefault()).plusDays(7));
     view("job-parts");
     press("#match-WEIGHT");
     assertThat(text("#match-says")).startsWith("○ It takes weights");

@@ -244,7 +244,7 @@ public final class BuildsPage extends VBox {
   }
 
   private void list(List<Summary> now) {
-    home.show(now, units(), LocalDate.now());
+    home.show(now, units(), LocalDate.now(ZoneId.systemDefault()));
     long kept = chosen() == null ? session.id() : chosen().id();
     all.setAll(
         now.stream().sorted(java.util.Comparator.comparing(Summary::touched).reversed()).toList());

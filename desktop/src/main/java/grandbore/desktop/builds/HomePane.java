@@ -104,7 +104,7 @@ final class HomePane extends VBox {
         .forEach(
             t -> {
               var words = new Button("%s: %s".formatted(t.of().name(), t.words()));
-              words.setId("today-" + (today.getChildren().size()));
+              words.setId("today-" + today.getChildren().size());
               words.getStyleClass().add("flat");
               if (t.late()) {
                 words.getStyleClass().add("outside");

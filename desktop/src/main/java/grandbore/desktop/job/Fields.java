@@ -39,8 +39,7 @@ final class Fields {
   }
 
   /** A choice of one of several. */
-  @SafeVarargs
-  static <T> ComboBox<T> choice(String id, Function<T, String> title, T... all) {
+  static <T> ComboBox<T> choice(String id, Function<T, String> title, Collection<T> all) {
     var box = new ComboBox<T>();
     box.setId(id);
     box.getItems().setAll(all);

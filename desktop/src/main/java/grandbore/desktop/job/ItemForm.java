@@ -13,6 +13,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -29,9 +30,9 @@ final class ItemForm extends VBox {
   private final JobState state;
   private final Label head = Page.part("");
   private final ComboBox<ItemState> where =
-      Fields.choice("item-state", ItemState::title, ItemState.values());
+      Fields.choice("item-state", ItemState::title, List.of(ItemState.values()));
   private final ComboBox<Condition> condition =
-      Fields.choice("item-condition", Condition::title, Condition.values());
+      Fields.choice("item-condition", Condition::title, List.of(Condition.values()));
   private final CheckBox reused = new CheckBox("was in an engine before");
   private final TextField place = Fields.field("item-place", "1", 3);
   private final TextField maker = Fields.field("item-maker", "maker", 12);
@@ -171,7 +172,7 @@ final class ItemForm extends VBox {
     return Specs.changed(shown, values);
   }
 
-  private TreeMap<String, String> interfaces() {
+  private SortedMap<String, String> interfaces() {
     var all = new TreeMap<String, String>();
     for (var each : interfaces.getText().split(";", -1)) {
       int colon = each.indexOf(':');
@@ -187,7 +188,7 @@ final class ItemForm extends VBox {
   }
 
   /** Those whose words nobody changed stay as they were, to the last digit. */
-  private TreeMap<ItemMeasure, Double> measures() {
+  private SortedMap<ItemMeasure, Double> measures() {
     var all = new TreeMap<>(shown.measures());
     var units = state.session().build().units();
     for (var m : of(shown)) {

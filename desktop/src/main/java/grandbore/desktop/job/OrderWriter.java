@@ -32,14 +32,14 @@ final class OrderWriter extends VBox {
   private final Consumer<String> written;
   private final TextField supplier = Fields.field("write-supplier", "machine shop", 16);
   private final ComboBox<Optional<Step>> step =
-      Fields.choice("write-step", s -> s.map(Step::title).orElse("no step"));
+      Fields.choice("write-step", s -> s.map(Step::title).orElse("no step"), List.of());
   private final TextField chamber = Fields.field("write-chamber", "such as 54 cc", 9);
   private final TextField deck = Fields.field("write-deck", "such as 0.005 in", 9);
   private final TextField price = Fields.field("write-price", "0", 7);
   private final ComboBox<EnginePart> part =
-      Fields.choice("write-part", EnginePart::title, EnginePart.values());
+      Fields.choice("write-part", EnginePart::title, List.of(EnginePart.values()));
   private final ComboBox<Operation> work =
-      Fields.choice("write-work", Operation::title, Operation.values());
+      Fields.choice("write-work", Operation::title, List.of(Operation.values()));
   private final TextField words = Fields.field("write-words", "what exactly", 22);
   private final List<TextField> corners = new ArrayList<>();
   private final TextField height = Fields.field("write-height", "wanted", 9);

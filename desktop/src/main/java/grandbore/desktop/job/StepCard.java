@@ -33,7 +33,8 @@ final class StepCard extends VBox {
   private final Label waits = Page.hint("");
   private final VBox checks = new VBox(4);
   private final TextField title = Fields.field("step-title", "what is done", 30);
-  private final ComboBox<Stage> stage = Fields.choice("step-stage", Stage::title, Stage.values());
+  private final ComboBox<Stage> stage =
+      Fields.choice("step-stage", Stage::title, List.of(Stage.values()));
   private final TextField who = Fields.field("step-who", "the shop itself", 14);
   private final TextField hours = Fields.field("step-hours", "0", 5);
   private final TextField days = Fields.field("step-days", "0", 5);

@@ -30,8 +30,6 @@ final class TimeChart extends Region {
 
   private final Look look;
   private final Canvas canvas = new Canvas();
-  private final Consumer<String> chosen;
-  private final BiConsumer<String, LocalDate> putOff;
   private List<Planned> rows = List.of();
   private Route route;
   private String selected = "";
@@ -47,8 +45,6 @@ final class TimeChart extends Region {
    */
   TimeChart(Look look, Consumer<String> chosen, BiConsumer<String, LocalDate> putOff) {
     this.look = look;
-    this.chosen = chosen;
-    this.putOff = putOff;
     setId("job-chart");
     getStyleClass().add("drawing");
     getChildren().add(canvas);

@@ -20,6 +20,7 @@ import grandbore.desktop.session.Session;
 import grandbore.desktop.weighing.DoubtService;
 import grandbore.desktop.weighing.WeighingPage;
 import java.time.Clock;
+import java.time.ZoneId;
 import java.util.function.Consumer;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -57,7 +58,7 @@ public final class Pages {
       Places places) {
     this.places = places;
     doubt = new DoubtService(session, curves);
-    job = new JobState(session, Clock.systemDefaultZone());
+    job = new JobState(session, Clock.system(ZoneId.systemDefault()));
     this.open = open;
     this.overlay = overlay;
     this.rpm = rpm;
