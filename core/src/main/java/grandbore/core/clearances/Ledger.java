@@ -90,7 +90,7 @@ public final class Ledger {
               r.count(),
               r.range(),
               r.provenance(),
-              m.isTwoSided()
+              m.isTwoSided() && r.count() > 1
                   ? "mean of both sides of the pin's axis, %d readings".formatted(r.count())
                   : r.count() == 1 ? "one reading" : "mean of %d readings".formatted(r.count()),
               false));

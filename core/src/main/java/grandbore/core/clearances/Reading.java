@@ -9,6 +9,7 @@ import java.time.Instant;
  * One reading as it was taken; never changed, only superseded by a later one.
  *
  * @param place cylinder, main bearing or throw, from 1; 1 where there is but one
+ * @param side none as well where both sides of the pin are read at once, by a bridge along it
  * @param value SI
  * @param struck whether a later correction took its place
  */
@@ -71,7 +72,8 @@ public record Reading(
                   q.show(measurement.most(), UnitSystem.US)),
           "a reading outside that was not taken on this");
     }
-    if (!measurement.sides().all().contains(side)) {
+    boolean bridged = measurement.isTwoSided() && side == Side.NONE;
+    if (!bridged && !measurement.sides().all().contains(side)) {
       throw new InvalidInput(
           measurement.label() + " " + place + " side",
           side.name(),

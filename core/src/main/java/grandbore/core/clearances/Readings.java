@@ -79,8 +79,9 @@ public final class Readings {
   }
 
   /**
-   * The value at one place. Where it is read on both sides of the pin's axis both are needed: their
-   * mean takes the piston's rock out. Where two valves have a value each, the intake's.
+   * The value at one place. Where it is read on both sides of the pin's axis both are needed, as
+   * their mean takes the piston's rock out, or one by a bridge along the pin. Where two valves have
+   * a value each, the intake's.
    */
   public Optional<Result> at(Measurement m, int place) {
     return at(m, place, m.sides().all().getFirst());
@@ -91,24 +92,28 @@ public final class Readings {
     if (!m.isTwoSided()) {
       return side(m, place, at);
     }
+    var bridged = side(m, place, Reading.Side.NONE);
     var thrust = side(m, place, Reading.Side.THRUST);
     var opposite = side(m, place, Reading.Side.OPPOSITE);
     if (thrust.isEmpty() || opposite.isEmpty()) {
-      return Optional.empty();
+      return bridged;
     }
-    var a = thrust.get();
-    var b = opposite.get();
-    return Optional.of(
-        new Result(
-            0.5 * (a.value() + b.value()),
-            a.count() + b.count(),
-            Math.max(a.range(), b.range()),
-            a.provenance().and(b.provenance())));
+    var both = mean(thrust.get(), opposite.get());
+    return Optional.of(bridged.map(b -> mean(both, b)).orElse(both));
+  }
+
+  private static Result mean(Result a, Result b) {
+    return new Result(
+        0.5 * (a.value() + b.value()),
+        a.count() + b.count(),
+        Math.max(a.range(), b.range()),
+        a.provenance().and(b.provenance()));
   }
 
   /** Whether one side of the pin's axis was read and the other was not. */
   public boolean isHalfRead(Measurement m, int place) {
     return m.isTwoSided()
+        && side(m, place, Reading.Side.NONE).isEmpty()
         && side(m, place, Reading.Side.THRUST).isPresent()
             != side(m, place, Reading.Side.OPPOSITE).isPresent();
   }

@@ -163,11 +163,13 @@ public final class OrderPlans {
     var tilt = HeadTilt.of(front.get(), rear.get(), wanted, area, length);
     var units = build.units();
     return Optional.of(
-        "%s over chamber %d, %s over %d"
+        "%s over chamber %d, %s over %d; a shim of %s under chamber %d's end"
             .formatted(
                 Quantity.CLEARANCE.show(Math.max(0, tilt.first()), units),
                 cylinders.getFirst(),
                 Quantity.CLEARANCE.show(Math.max(0, tilt.last()), units),
-                cylinders.getLast()));
+                cylinders.getLast(),
+                Quantity.CLEARANCE.show(tilt.shim(length), units),
+                tilt.isShimAtRear() ? cylinders.getLast() : cylinders.getFirst()));
   }
 }

@@ -19,11 +19,18 @@ public final class Entry {
 
   private Entry() {}
 
-  /** Reads a number or a stack of them, such as feeler leaves: {@code .012+.008}. */
+  /**
+   * Reads a number, or several: feeler leaves, {@code .012+.008}, or what is less than a bridge is
+   * high, {@code .500 - .438}, the sign between blanks.
+   */
   public static double sum(String text, Quantity quantity, UnitSystem system) {
     double sum = 0;
     for (String part : text.split("\\+", -1)) {
-      sum += parse(part, quantity, system, 0);
+      double sign = 1;
+      for (String term : part.split("(?<=\\S)\\s+[-−]\\s+", -1)) {
+        sum += sign * parse(term, quantity, system, 0);
+        sign = -1;
+      }
     }
     return sum;
   }

@@ -13,7 +13,9 @@ import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.PartSizes.PistonMaterial;
 import grandbore.core.combination.PartSizes.RodMaterial;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.units.Entry;
 import grandbore.core.units.Measure;
+import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -212,6 +214,27 @@ class LedgerTest {
     var measured = DemoBuilds.hillClimbEight().with(ENGINE).asMeasured(new Readings(all));
     assertThat(measured.combination().valveTrain().springSeat().si())
         .isCloseTo(620 - 1e-3 * rate, within(1e-6));
+  }
+
+  /** A feeler stack under a bridge along the pin is one reading, and stands beside both sides'. */
+  @Test
+  void aBridgeAlongThePinIsOneReading() {
+    double stack = Entry.sum(".050+.010", Quantity.CLEARANCE, UnitSystem.US);
+    assertThat(stack / INCH).isCloseTo(0.060, within(1e-9));
+    assertThat(Entry.sum(".500 - .438", Quantity.CLEARANCE, UnitSystem.US) / INCH)
+        .isCloseTo(0.062, within(1e-9));
+    var bridged = reading(Measurement.DECK, 3, Side.NONE, stack);
+    var one = ledger(bridged);
+    assertThat(one.value(Measurement.DECK, 3, Side.THRUST, UnitSystem.US).orElseThrow().si())
+        .isCloseTo(stack, within(1e-12));
+    assertThat(one.readings().isHalfRead(Measurement.DECK, 3)).isFalse();
+    var all =
+        ledger(
+            bridged,
+            reading(Measurement.DECK, 3, Side.THRUST, 0.068 * INCH),
+            reading(Measurement.DECK, 3, Side.OPPOSITE, 0.056 * INCH));
+    assertThat(all.value(Measurement.DECK, 3, Side.THRUST, UnitSystem.US).orElseThrow().si() / INCH)
+        .isCloseTo(0.061, within(1e-9));
   }
 
   /** Repeats average and show their spread as a general library's statistics do. */

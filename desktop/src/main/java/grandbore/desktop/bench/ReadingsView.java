@@ -36,10 +36,17 @@ import javafx.scene.layout.VBox;
  * One measurement at a time on the drawing of its part, a row a place, readings only ever added.
  */
 final class ReadingsView extends VBox {
+  /** What is written before a reading that is taken by one. */
+  private static final String BRIDGE = "bridge";
+
   private final Session session;
   private final GridPane grid = new GridPane();
   private final VBox choices = new VBox(1);
   private final Refusal refusal = new Refusal();
+  private final Label bridge =
+      Page.hint(
+          "By a bridge along the pin it is one reading: type “bridge .050+.010”, or “bridge .500 -"
+              + " .438” where the bridge is .500 high.");
   private final Label spread = new Label();
   private final Label said = new Label();
   private final TakenBar taken;
@@ -84,6 +91,7 @@ final class ReadingsView extends VBox {
         .addAll(
             plan,
             grid,
+            bridge,
             refusal,
             said,
             spread,
@@ -159,6 +167,7 @@ final class ReadingsView extends VBox {
     taken.show(measurement);
     rule.show(measurement, ledger);
     table(ledger);
+    Page.show(bridge, measurement.isTwoSided());
     doubts(ledger);
     spread.setText(spreadText(ledger));
     if (waiting != null && getScene() != null && waiting != getScene().getFocusOwner()) {
@@ -249,12 +258,17 @@ final class ReadingsView extends VBox {
     if (typed.isBlank()) {
       return;
     }
-    double value = Entry.sum(typed, measurement.quantity(), session.build().units());
+    // A bridge along the pin reads both of its sides at once.
+    boolean bridged = measurement.isTwoSided() && typed.strip().startsWith(BRIDGE);
+    String numbers = bridged ? typed.strip().substring(BRIDGE.length()) : typed;
+    double value = Entry.sum(numbers, measurement.quantity(), session.build().units());
+    var at = bridged ? Side.NONE : side;
     var reading =
-        new Reading(0, measurement, place, side, value, taken.now(typed, measurement), false);
+        new Reading(0, measurement, place, at, value, taken.now(typed, measurement), false);
     int wasPlace = nextPlace;
     var wasSide = nextSide;
-    var next = new NextPlace(measurement, place, side).next(session.ledger().places(measurement));
+    var last = bridged ? measurement.sides().all().getLast() : side;
+    var next = new NextPlace(measurement, place, last).next(session.ledger().places(measurement));
     nextSide = next.side();
     nextPlace = next.place();
     try {

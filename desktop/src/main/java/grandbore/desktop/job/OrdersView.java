@@ -4,6 +4,7 @@ import grandbore.book.JobJson;
 import grandbore.book.JobSheet;
 import grandbore.book.TextFile;
 import grandbore.core.clearances.OnJob;
+import grandbore.core.clearances.Reading;
 import grandbore.core.job.orders.OrderReturn;
 import grandbore.core.job.orders.WorkOrder;
 import grandbore.core.job.parts.ItemState;
@@ -123,10 +124,14 @@ public final class OrdersView extends VBox {
     var session = state.session();
     var before = session.readings();
     var standing = order.standing(before).all();
-    before.all().stream()
-        .filter(r -> !r.struck() && !standing.contains(r))
-        .toList()
-        .forEach(r -> session.strike(r.id(), true));
+    var old =
+        before.all().stream()
+            .filter(r -> !r.struck() && !standing.contains(r))
+            .map(Reading::id)
+            .toList();
+    if (!old.isEmpty()) {
+      session.strike(old, true);
+    }
   }
 
   private void keepWithParts(WorkOrder order, ItemState now) {

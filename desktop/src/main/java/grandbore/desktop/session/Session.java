@@ -323,11 +323,17 @@ public final class Session implements AutoCloseable {
 
   /** Strikes a reading out, or takes that back. */
   public void strike(long reading, boolean struck) {
-    var move = History.struck(bench(), false, List.of(reading), struck);
-    apply(
-        move.to(),
-        new Step.Rows("striking out a reading", false, List.of(reading), struck),
-        move.entry());
+    strike(List.of(reading), struck);
+  }
+
+  /** Strikes readings out together, or takes that back. */
+  public void strike(List<Long> readings, boolean struck) {
+    var move = History.struck(bench(), false, readings, struck);
+    String what =
+        readings.size() == 1
+            ? "striking out a reading"
+            : "striking out %d readings".formatted(readings.size());
+    apply(move.to(), new Step.Rows(what, false, readings, struck), move.entry());
   }
 
   /** Keeps a note. */

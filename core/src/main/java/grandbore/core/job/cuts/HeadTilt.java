@@ -67,7 +67,7 @@ public record HeadTilt(double first, double last, double slope) {
     return Math.abs(slope) * apart;
   }
 
-  /** Whether the shim goes under the first chamber's end: the other end is cut more. */
+  /** Whether the shim goes under the last chamber's end: what is raised is cut more. */
   public boolean isShimAtRear() {
     return slope > 0;
   }
