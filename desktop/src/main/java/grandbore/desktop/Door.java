@@ -10,8 +10,12 @@ import java.util.Optional;
 
 /** The way into a book: what is found when it is opened. */
 sealed interface Door {
-  /** A book with a build to put on the bench. */
-  record Ready(ShopBook book, Beginning beginning) implements Door {}
+  /**
+   * A book with a build to put on the bench.
+   *
+   * @param led whether its builder wants to be led through it
+   */
+  record Ready(ShopBook book, Beginning beginning, boolean led) implements Door {}
 
   /** A new book, or one none of whose builds can be opened. */
   record Empty(ShopBook book, String why) implements Door {}
@@ -34,9 +38,14 @@ sealed interface Door {
   /** What an open book offers. */
   static Door of(ShopBook book) {
     try {
-      return new Ready(book, Beginning.of(book));
+      return new Ready(book, Beginning.of(book), false);
     } catch (IllegalArgumentException e) {
       return new Empty(book, book.builds().isEmpty() ? "" : String.valueOf(e.getMessage()));
     }
+  }
+
+  /** The same, its builder led through the build. */
+  static Door led(Door door) {
+    return door instanceof Ready r ? new Ready(r.book(), r.beginning(), true) : door;
   }
 }

@@ -31,6 +31,7 @@ final class Sheets implements Overlay {
   private final StackPane both;
   private BuildsPage list;
   private FindSheet finder;
+  private Runnable led = () -> {};
 
   Sheets(Session session, Look look, Region bench, StackPane both) {
     this.session = session;
@@ -87,6 +88,11 @@ final class Sheets implements Overlay {
     Platform.runLater(() -> sheet.open(page, part));
   }
 
+  /** Told what leads through a build. */
+  void led(Runnable through) {
+    led = through;
+  }
+
   /** The list is made once: what it shows follows the book. */
   private BuildsPage list() {
     if (list == null) {
@@ -111,8 +117,17 @@ final class Sheets implements Overlay {
     show(
         new NewBuildPage(
             session.build().units(),
-            build -> {
-              var _ = session.begin(new BuildDocument(build, List.of())).thenRun(this::close);
+            (build, guided) -> {
+              var _ =
+                  session
+                      .begin(new BuildDocument(build, List.of()))
+                      .thenRun(
+                          () -> {
+                            close();
+                            if (guided) {
+                              led.run();
+                            }
+                          });
             },
             this::close));
   }

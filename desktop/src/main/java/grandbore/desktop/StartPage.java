@@ -144,12 +144,13 @@ final class StartPage extends VBox {
     var page =
         new NewBuildPage(
             UnitSystem.METRIC,
-            build ->
+            (build, guided) ->
                 go(
                     Page.button("", "none"),
                     () -> {
                       e.book().add(new BuildDocument(build, List.of()));
-                      return Door.of(e.book());
+                      var door = Door.of(e.book());
+                      return guided ? Door.led(door) : door;
                     }),
             () -> getChildren().setAll(before));
     VBox.setVgrow(page, Priority.ALWAYS);

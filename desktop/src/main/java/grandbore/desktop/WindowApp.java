@@ -51,6 +51,9 @@ public final class WindowApp extends Application {
       workbench = new Workbench(ready.book(), ready.beginning());
       stage.setScene(workbench.scene());
       solveOncePainted(workbench.curves().runs());
+      if (ready.led()) {
+        workbench.lead();
+      }
       return;
     }
     var scene = new Scene(new StartPage(door, next -> enter(stage, next)), WIDTH, HEIGHT);

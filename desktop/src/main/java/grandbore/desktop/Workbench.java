@@ -43,6 +43,7 @@ final class Workbench implements AutoCloseable {
   private final Transfer transfer;
   private final Scene scene;
   private final Sheets sheets;
+  private final Led led;
   private final FiguresPane figures;
   private final List<Command> commands;
   private final Findable findable;
@@ -101,9 +102,10 @@ final class Workbench implements AutoCloseable {
     figures.setPrefHeight(210);
     var right = new VBox(curvePane, figures);
     right.getStyleClass().add("right");
-    composition =
-        new Composition(
-            new TopBar(session, look, transfer, sheets), rail, scroll, right, foot, "curve");
+    led = new Led(session, curves, rail::choose);
+    sheets.led(led::begin);
+    var bar = new VBox(new TopBar(session, look, transfer, sheets), led);
+    composition = new Composition(bar, rail, scroll, right, foot, "curve");
     frame.getChildren().add(composition);
     composition.narrowProperty().subscribe(rail::narrow);
     scene = new Scene(both, WIDTH, HEIGHT);
@@ -167,6 +169,7 @@ final class Workbench implements AutoCloseable {
     all.add(Command.of("Undo", "Shortcut+Z", session::undo));
     all.add(Command.of("Redo", "Shortcut+Y", session::redo));
     all.add(Command.of("New build", "Shortcut+N", sheets::fresh));
+    all.add(Command.of("Be led through this build", "", led::begin));
     all.add(Command.of("All builds", "Shortcut+B", sheets::builds));
     all.add(Command.of("Copy this build", "Shortcut+D", sheets::copy));
     all.add(Command.of("Solve every cylinder", "Shortcut+Enter", curves::full));
@@ -182,6 +185,11 @@ final class Workbench implements AutoCloseable {
       all.add(Command.of("Station: " + s.title(), s.key(), () -> rail.choose(s)));
     }
     return List.copyOf(all);
+  }
+
+  /** Leads through the build on the bench. */
+  void lead() {
+    led.begin();
   }
 
   Scene scene() {

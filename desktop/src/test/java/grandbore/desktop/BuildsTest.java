@@ -8,10 +8,13 @@ import grandbore.book.Summary;
 import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Provenance;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.desktop.station.Station;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -37,6 +40,35 @@ class BuildsTest extends BenchTest {
     robot.clickOn(field);
     keys(KeyCode.A);
     robot.write(words);
+  }
+
+  /** Led through a new build: a question a station, what its answer did, and enough at any time. */
+  @Test
+  void aNewBuildAsksOneThingAfterTheOther() {
+    long was = bench.session().id();
+    keys(KeyCode.N);
+    robot.write("Led four");
+    robot.interact(() -> robot.lookup("#new-guided").<CheckBox>query().setSelected(true));
+    robot.clickOn("#new-begin");
+    until("begun", () -> bench.session().id() != was && !isShown("#new-build"));
+    until("it asks", () -> text("#led-asks").startsWith("1 of "));
+    assertThat(text("#led-asks")).endsWith("How long is a rod between its centres?");
+    assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.BOTTOM_END);
+    settle();
+    press("#led-next");
+    press("#led-next");
+    assertThat(text("#led-asks")).contains("How large is a chamber?");
+    assertThat(bench.rail().chosenProperty().get()).isEqualTo(Station.COMPRESSION);
+    var chamber = combination().compression().chamberVolume();
+    var field = robot.lookup("#led .text-field").<TextField>query();
+    robot.clickOn(field);
+    keys(KeyCode.A);
+    robot.write("%.1f cc".formatted(0.85e6 * chamber.si())).type(KeyCode.ENTER);
+    until("its effect is told", () -> text("#led-did").startsWith("→ Peak "));
+    assertThat(combination().compression().chamberVolume().provenance())
+        .isNotEqualTo(Provenance.ASSUMED);
+    press("#led-end");
+    assertThat(robot.lookup("#led").query().isVisible()).isFalse();
   }
 
   /** From nothing to a curve: pattern, name, sizes, Enter. */

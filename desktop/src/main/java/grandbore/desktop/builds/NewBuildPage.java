@@ -7,8 +7,9 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
@@ -19,19 +20,20 @@ import javafx.scene.layout.VBox;
 
 /** A new build from nothing: what one knows at the left, what follows from it at the right. */
 public final class NewBuildPage extends VBox {
-  private final Consumer<Build> begin;
+  private final BiConsumer<Build, Boolean> begin;
   private final Label size = new Label();
   private final Refusal refusal = new Refusal();
   private final GridPane filled = new GridPane();
   private final javafx.scene.control.Button go = Page.button("Begin (Enter)", "new-begin");
+  private final CheckBox guided = new CheckBox("and be led through it, a question at a time");
   private final NewBuildForm form;
   private Build build;
 
   /**
-   * @param begin is given the build once it is wanted
+   * @param begin is given the build once it is wanted, and whether to lead through it
    * @param cancel leads back
    */
-  public NewBuildPage(UnitSystem units, Consumer<Build> begin, Runnable cancel) {
+  public NewBuildPage(UnitSystem units, BiConsumer<Build, Boolean> begin, Runnable cancel) {
     super(10);
     this.begin = begin;
     setId("new-build");
@@ -45,12 +47,14 @@ public final class NewBuildPage extends VBox {
     rules.setMinWidth(120);
     filled.getColumnConstraints().setAll(fixed(), fixed(), rules);
     go.setDefaultButton(true);
+    guided.setId("new-guided");
+    guided.setMinWidth(USE_PREF_SIZE);
     go.setOnAction(e -> go());
     form = new NewBuildForm(units, this::refresh);
     var back = Page.button("Cancel (Esc)", "new-cancel");
     back.setCancelButton(true);
     back.setOnAction(e -> cancel.run());
-    var buttons = new HBox(8, go, back, refusal);
+    var buttons = new HBox(8, go, guided, back, refusal);
     buttons.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(refusal, Priority.ALWAYS);
     var left = scroll(form);
@@ -132,7 +136,7 @@ public final class NewBuildPage extends VBox {
 
   private void go() {
     if (build != null) {
-      begin.accept(build);
+      begin.accept(build, guided.isSelected());
     }
   }
 }
