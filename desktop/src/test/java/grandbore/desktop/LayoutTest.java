@@ -74,8 +74,12 @@ class LayoutTest extends BenchTest {
     }
   }
 
+  /** A node with all that is seen in it. */
   private List<Node> all(Node from) {
     var found = new ArrayList<Node>();
+    if (!from.isVisible()) {
+      return found;
+    }
     found.add(from);
     if (from instanceof javafx.scene.Parent p) {
       p.getChildrenUnmodifiable().forEach(c -> found.addAll(all(c)));

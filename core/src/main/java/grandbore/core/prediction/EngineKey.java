@@ -2,7 +2,9 @@ package grandbore.core.prediction;
 
 import grandbore.core.combination.Brief;
 import grandbore.core.combination.CamCard;
+import grandbore.core.combination.Combination;
 import grandbore.core.combination.Degreed;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.Provenance;
@@ -13,7 +15,9 @@ import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Worksheet;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /**
@@ -33,27 +37,65 @@ public record EngineKey(List<Object> numbers) {
           Brief.class,
           Worksheet.class);
 
+  /** What it reads of them nevertheless: windage, the room in the guide, where a spring binds. */
+  private static final Map<Class<? extends Record>, Set<String>> READ =
+      Map.of(
+          PartSizes.class,
+          Set.of("counterweightRadius"),
+          ValveHardware.class,
+          Set.of("stem", "installedHeight", "coilBind"));
+
   public EngineKey {
     numbers = List.copyOf(numbers);
   }
 
+  /** Inputs that do nothing on an engine, because it does not have what they are of. */
+  private static Set<String> idle(Combination c) {
+    var all = new HashSet<String>();
+    if (!c.intake().airBox().isKnown()) {
+      all.addAll(List.of("ductLength", "ductSection"));
+    }
+    if (c.exhaust().kind() != Exhaust.Kind.STEPPED) {
+      all.addAll(List.of("secondaryLength", "secondaryDiameter"));
+    }
+    if (c.exhaust().balance() != Exhaust.Balance.PIPE) {
+      all.add("balanceDiameter");
+    }
+    return all;
+  }
+
   static EngineKey of(BuiltEngine engine) {
     var numbers = new ArrayList<Object>();
+    var idle = idle(engine.combination());
     for (var group : Specs.values(engine.combination())) {
-      add(numbers, group);
+      if (group instanceof Record r) {
+        group(numbers, r, idle);
+      } else {
+        add(numbers, group);
+      }
     }
     numbers.addAll(engine.clearances());
     return new EngineKey(numbers);
   }
 
+  /** What is read of a group. */
+  private static void group(List<Object> numbers, Record group, Set<String> idle) {
+    boolean paper = ON_PAPER.contains(group.getClass());
+    var read = READ.getOrDefault(group.getClass(), Set.of());
+    var components = group.getClass().getRecordComponents();
+    var values = Specs.values(group);
+    for (int i = 0; i < components.length; i++) {
+      String name = components[i].getName();
+      if (paper ? read.contains(name) : !idle.contains(name)) {
+        add(numbers, values.get(i));
+      }
+    }
+  }
+
   private static void add(List<Object> numbers, Object value) {
     switch (value) {
       case Given g -> numbers.add(g.si());
-      case Record r -> {
-        if (!ON_PAPER.contains(r.getClass())) {
-          Specs.values(r).forEach(v -> add(numbers, v));
-        }
-      }
+      case Record r -> Specs.values(r).forEach(v -> add(numbers, v));
       case Collection<?> all -> {
         // Its length parts it from what follows.
         numbers.add(all.size());
