@@ -10,11 +10,12 @@ import grandbore.desktop.session.Session;
 import grandbore.desktop.station.Station;
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 
 /**
@@ -47,20 +48,20 @@ final class Led extends VBox {
     this.curves = curves;
     this.choose = choose;
     setId("led");
-    getStyleClass().add("strip");
-    setStyle("-fx-padding: 8 16 8 16;");
+    getStyleClass().add("led");
     asks.setId("led-asks");
     did.setId("led-did");
+    did.textProperty().subscribe(t -> Page.show(did, !t.isEmpty()));
+    how.textProperty().subscribe(t -> Page.show(how, !t.isEmpty()));
     var next = Page.button("Next", "led-next");
     next.setOnAction(e -> ask(at + 1));
     var back = Page.button("Back", "led-back");
     back.setOnAction(e -> ask(at - 1));
     var end = Page.button("Enough", "led-end");
     end.setOnAction(e -> end());
-    var row = new FlowPane(10, 4, answer, next, back, end);
+    var row = new FlowPane(10, 4, asks, answer, next, back, end);
     row.setAlignment(Pos.CENTER_LEFT);
-    HBox.setHgrow(answer, Priority.NEVER);
-    getChildren().addAll(asks, how, row, did);
+    getChildren().addAll(row, how, did);
     Page.show(this, false);
     curves.stateProperty().subscribe(s -> answered());
     session.benchProperty().subscribe(b -> moved());
@@ -103,10 +104,13 @@ final class Led extends VBox {
     var q = open.get(at);
     asks.setText("%d of %d: %s".formatted(at + 1, open.size(), q.asks()));
     how.setText("From: %s. What nobody knows yet stays assumed.".formatted(q.how()));
-    answer.getChildren().setAll(new InputField(session, q.path()));
+    var field = new InputField(session, q.path());
+    answer.getChildren().setAll(field);
     choose.accept(Station.ofGroup(q.path().substring(0, q.path().indexOf('.'))));
     before = curves.curve().getValue();
     was = session.build().combination().at(q.path());
+    Platform.runLater(
+        () -> field.lookupAll(".text-field").stream().findFirst().ifPresent(Node::requestFocus));
   }
 
   /** Once the curve of an answer stands, what it did is told. */

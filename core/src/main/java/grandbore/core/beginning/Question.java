@@ -13,17 +13,12 @@ import java.util.List;
  * @param how where to get the answer
  */
 public record Question(String path, String asks, String how) {
-  /** In the order of the stations, those first that move the curve most. */
+  /**
+   * In the order of the stations: what moves the curve, and stands alone. A rod, a deck and a pin
+   * height only fit together; they are asked for where a new build is begun.
+   */
   private static final List<Question> ALL =
       List.of(
-          new Question(
-              "bottomEnd.rodLength",
-              "How long is a rod between its centres?",
-              "on the rod's card, or bore to bore with a caliper plus half of each"),
-          new Question(
-              "bottomEnd.blockDeck",
-              "How high is the deck above the crank's axis?",
-              "the block's sheet, or deck to main bore plus half the bore"),
           new Question(
               "compression.chamberVolume",
               "How large is a chamber?",
