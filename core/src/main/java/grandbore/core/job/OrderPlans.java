@@ -57,7 +57,7 @@ public final class OrderPlans {
                   is.get(),
                   wanted,
                   FILL,
-                  words.orElse(""),
+                  first ? words.orElse("") : "",
                   first ? price : 0));
           first = false;
         }
