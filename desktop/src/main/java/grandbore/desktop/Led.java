@@ -125,7 +125,7 @@ final class Led extends VBox {
       before = s.curve();
       return;
     }
-    if (!is.equals(was) && s.curve() != before) {
+    if (!is.equals(was) && !s.curve().equals(before)) {
       did.setText(says(before, s.curve()));
       before = s.curve();
       was = is;
