@@ -2,64 +2,34 @@ package grandbore.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import grandbore.book.BuildDocument;
 import grandbore.book.JobBook;
-import grandbore.book.PlannedChanges;
-import grandbore.core.demo.DemoBuilds;
-import grandbore.core.job.Job;
 import grandbore.core.job.parts.EnginePart;
 import grandbore.core.job.parts.Item;
 import grandbore.core.job.parts.ItemMeasure;
 import grandbore.desktop.job.JobPictures;
 import grandbore.desktop.job.MoneyView;
 import grandbore.desktop.job.RouteView;
-import grandbore.desktop.station.Station;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.List;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TableView;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.ImageView;
 import javax.imageio.ImageIO;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /**
  * What is written into the job's forms stands in the job, and what can't be is refused in words.
  */
-class JobFormsTest extends BenchTest {
-  @Override
-  Station station() {
-    return Station.JOB;
-  }
+class JobFormsTest extends JobBench {
 
   @Override
   boolean studies() {
     return true;
-  }
-
-  @Override
-  List<BuildDocument> documents() {
-    return List.of(PlannedChanges.demo(), new BuildDocument(DemoBuilds.paddockFour(), List.of()));
-  }
-
-  @BeforeEach
-  void stands() {
-    until("the route stands", () -> isShown("#job-dyno") && text("#job-dyno").contains("dyno"));
-  }
-
-  private Job job() {
-    return JobBook.of(bench.session().bench().notes()).job();
-  }
-
-  private void write(String id, String words) {
-    robot.interact(() -> robot.lookup(id).<TextField>query().setText(words));
   }
 
   private void toggle(String id) {
@@ -136,18 +106,6 @@ class JobFormsTest extends BenchTest {
     var calendar = folder.resolve("route.ics");
     robot.interact(() -> robot.lookup("#route-view").<RouteView>query().writeCalendar(calendar));
     assertThat(Files.readString(calendar)).contains("Link bar clear of the block");
-  }
-
-  private void item(EnginePart part) {
-    robot.interact(
-        () -> {
-          var table = robot.lookup("#items-table").<TableView<Item>>query();
-          table.getItems().stream()
-              .filter(i -> i.part() == part)
-              .findFirst()
-              .ifPresent(i -> table.getSelectionModel().select(i));
-        });
-    Pulse.await();
   }
 
   /** A part's fields, a bad one among them; a kind added at every place; what matches another. */

@@ -2,15 +2,10 @@ package grandbore.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import grandbore.book.BuildDocument;
-import grandbore.book.JobBook;
-import grandbore.book.PlannedChanges;
 import grandbore.book.Summary;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.Reading;
 import grandbore.core.combination.Provenance;
-import grandbore.core.demo.DemoBuilds;
-import grandbore.core.job.Job;
 import grandbore.core.job.parts.EnginePart;
 import grandbore.core.job.parts.Item;
 import grandbore.core.job.parts.ItemState;
@@ -25,8 +20,6 @@ import java.util.List;
 import java.util.regex.Pattern;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
-import javafx.scene.control.TableView;
-import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -34,31 +27,13 @@ import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 
 /** The job in the window: dates, what opens again, orders from reading to judgement, parts. */
-class JobTest extends BenchTest {
+class JobTest extends JobBench {
   private static final Pattern DAY = Pattern.compile("\\d{4}-\\d\\d-\\d\\d");
-
-  @Override
-  Station station() {
-    return Station.JOB;
-  }
-
-  @Override
-  List<BuildDocument> documents() {
-    return List.of(PlannedChanges.demo(), new BuildDocument(DemoBuilds.paddockFour(), List.of()));
-  }
-
-  private Job job() {
-    return JobBook.of(bench.session().bench().notes()).job();
-  }
 
   private LocalDate dyno() {
     var day = DAY.matcher(text("#job-dyno"));
     assertThat(day.find()).isTrue();
     return LocalDate.parse(day.group());
-  }
-
-  private void write(String id, String words) {
-    robot.interact(() -> robot.lookup(id).<TextField>query().setText(words));
   }
 
   private void untilShown(String id) {
@@ -77,21 +52,9 @@ class JobTest extends BenchTest {
                 == is);
   }
 
-  private void item(EnginePart part) {
-    robot.interact(
-        () -> {
-          var table = robot.lookup("#items-table").<TableView<Item>>query();
-          table.getItems().stream()
-              .filter(i -> i.part() == part)
-              .findFirst()
-              .ifPresent(i -> table.getSelectionModel().select(i));
-        });
-  }
-
   /** The cam was ordered before the ratio was measured; put back to wanted the warning goes. */
   @Test
   void whatIsOrderedTooEarlyIsWarnedOf() {
-    until("the route stands", () -> text("#job-dyno").contains("On the dyno"));
     warned(true, "Cam ordered before compression ratio is proved");
     view("job-parts");
     item(EnginePart.CAM);
@@ -111,7 +74,6 @@ class JobTest extends BenchTest {
   /** A late promise, typed or dragged, moves the day of the dyno; undo moves it back. */
   @Test
   void anotherDateMovesTheDayOfTheDyno() {
-    until("the route stands", () -> text("#job-dyno").contains("On the dyno"));
     var day = dyno();
     view("job-parts");
     item(EnginePart.ROD_SHELLS);
@@ -179,7 +141,6 @@ class JobTest extends BenchTest {
   /** Heads milled to 54 cm³: the order comes back, four things open again, it is judged. */
   @Test
   void anOrderRunsFromTheReadingToTheJudgedReturn() throws Exception {
-    until("the route stands", () -> text("#job-dyno").contains("On the dyno"));
     view("route-board");
     for (var id : List.of("fills", "wipe", "valves", "manifold", "springs")) {
       press("#board-" + id);
@@ -283,7 +244,6 @@ class JobTest extends BenchTest {
   /** Parts go where they match best, and the copy, the archive and undo lose nothing of the job. */
   @Test
   void nothingOfTheJobIsLost() {
-    until("the route stands", () -> text("#job-dyno").contains("On the dyno"));
     view("job-parts");
     press("#match-WEIGHT");
     assertThat(text("#match-says")).startsWith("● Reciprocating weight: spread");

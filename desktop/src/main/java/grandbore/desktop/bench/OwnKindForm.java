@@ -14,16 +14,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
-import javafx.geometry.Pos;
-import javafx.geometry.VPos;
-import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
 /** Adds a kind of reading of the shop's own, or changes one. */
@@ -107,18 +102,19 @@ final class OwnKindForm extends VBox {
     getChildren()
         .addAll(
             Page.part("A kind of reading of the shop's own"),
-            row(often),
-            row(named("name", label), named("in", quantity), named("taken", place)),
-            row(named("at points, apart by semicolons", points)),
-            row(
-                named("an instrument shows at least", least),
-                named("at most", most),
-                named("band from", from),
-                named("to", to),
+            Page.row(often),
+            Page.row(
+                Page.named("name", label), Page.named("in", quantity), Page.named("taken", place)),
+            Page.row(Page.named("at points, apart by semicolons", points)),
+            Page.row(
+                Page.named("an instrument shows at least", least),
+                Page.named("at most", most),
+                Page.named("band from", from),
+                Page.named("to", to),
                 perBore,
-                named("said by", said)),
+                Page.named("said by", said)),
             refusal,
-            row(keep, drop));
+            Page.row(keep, drop));
   }
 
   private static String where(Place p) {
@@ -138,20 +134,6 @@ final class OwnKindForm extends VBox {
             depth ->
                 List.of("front", "thrust", "rear", "far side").stream().map(p -> depth + ", " + p))
         .toList();
-  }
-
-  private static FlowPane row(Node... nodes) {
-    var row = new FlowPane(10, 6, nodes);
-    row.setRowValignment(VPos.BOTTOM);
-    row.setAlignment(Pos.BOTTOM_LEFT);
-    return row;
-  }
-
-  private static VBox named(String words, Node field) {
-    var name = new Label(words);
-    name.getStyleClass().add("input-label");
-    field.setAccessibleText(words);
-    return new VBox(1, name, field);
   }
 
   private UnitSystem units() {

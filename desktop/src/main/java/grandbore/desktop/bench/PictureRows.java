@@ -3,6 +3,7 @@ package grandbore.desktop.bench;
 import grandbore.book.Pictures;
 import grandbore.core.clearances.Photo;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.PhotoBox;
 import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
@@ -10,10 +11,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -69,19 +67,7 @@ public final class PictureRows extends VBox {
   private void refresh() {
     shown.getChildren().clear();
     for (var photo : session.notes(Photo.class)) {
-      var words = new Label(photo.caption());
-      words.getStyleClass().add("soft");
-      words.setMaxWidth(WIDE);
-      var file = session.books().pictures().resolve(photo.file());
-      var box = new VBox(2, words);
-      var wrong = Pictures.trouble(session.books().pictures(), photo);
-      if (wrong.isEmpty()) {
-        var view = new ImageView(new Image(file.toUri().toString(), WIDE, 0, true, true, true));
-        box.getChildren().addFirst(view);
-      } else {
-        words.setText(photo.caption() + ": " + wrong.get());
-      }
-      shown.getChildren().add(box);
+      shown.getChildren().add(new PhotoBox(session.books().pictures(), photo, WIDE));
     }
   }
 }

@@ -1,10 +1,13 @@
 package grandbore.desktop.controls;
 
 import grandbore.desktop.session.Session;
+import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 
@@ -47,6 +50,22 @@ public final class Page {
     button.setId(id);
     button.setMinWidth(Region.USE_PREF_SIZE);
     return button;
+  }
+
+  /** Fields and buttons beside one another, their feet on one line. */
+  public static FlowPane row(Node... nodes) {
+    var row = new FlowPane(10, 6, nodes);
+    row.setRowValignment(VPos.BOTTOM);
+    row.setAlignment(Pos.BOTTOM_LEFT);
+    return row;
+  }
+
+  /** A field under its name. */
+  public static VBox named(String words, Node field) {
+    var label = new Label(words);
+    label.getStyleClass().add("input-label");
+    field.setAccessibleText(words);
+    return new VBox(1, label, field);
   }
 
   /** Shows a node, or takes it away with the room it has and the mouse's clicks. */

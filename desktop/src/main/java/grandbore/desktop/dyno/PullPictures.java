@@ -5,16 +5,14 @@ import grandbore.book.DynoJson;
 import grandbore.book.Pictures;
 import grandbore.book.PullVerdict;
 import grandbore.core.clearances.OnDyno;
-import grandbore.core.clearances.Photo;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.PhotoBox;
 import grandbore.desktop.session.Session;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Label;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
@@ -47,7 +45,8 @@ public final class PullPictures extends VBox {
           }
         });
     var shown = new FlowPane(8, 8);
-    pull.pictures().forEach(p -> shown.getChildren().add(picture(p)));
+    var folder = session.books().pictures();
+    pull.pictures().forEach(p -> shown.getChildren().add(new PhotoBox(folder, p, WIDE)));
     getChildren().addAll(new FlowPane(6, 4, caption, add), trouble, shown);
   }
 
@@ -62,20 +61,5 @@ public final class PullPictures extends VBox {
       trouble.setText(
           "✕ %s could not be attached: %s".formatted(file.getFileName(), e.getMessage()));
     }
-  }
-
-  private VBox picture(Photo photo) {
-    var words = Page.hint(photo.caption());
-    words.setMaxWidth(WIDE);
-    var box = new VBox(2, words);
-    var folder = session.books().pictures();
-    var wrong = Pictures.trouble(folder, photo);
-    if (wrong.isEmpty()) {
-      String file = folder.resolve(photo.file()).toUri().toString();
-      box.getChildren().addFirst(new ImageView(new Image(file, WIDE, 0, true, true, true)));
-    } else {
-      words.setText(photo.caption() + ": " + wrong.get());
-    }
-    return box;
   }
 }

@@ -12,27 +12,16 @@ import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.function.Function;
-import javafx.scene.Node;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.VBox;
 
 /** Fields of the forms of the job, and what is typed into them. */
 final class Fields {
   private static final int MONTH = 31;
 
   private Fields() {}
-
-  /** A field under its name. */
-  static VBox named(String words, Node field) {
-    var label = new Label(words);
-    label.getStyleClass().add("input-label");
-    field.setAccessibleText(words);
-    return new VBox(1, label, field);
-  }
 
   static TextField field(String id, String prompt, int columns) {
     return Page.words(id, prompt, columns);

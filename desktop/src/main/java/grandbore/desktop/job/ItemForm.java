@@ -15,9 +15,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
-import javafx.geometry.Pos;
-import javafx.geometry.VPos;
-import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
@@ -46,7 +43,7 @@ final class ItemForm extends VBox {
   private final TextField interfaces =
       Fields.field("item-interfaces", "bolt pattern: ten, 3/8; port: oval", 34);
   private final Map<ItemMeasure, TextField> measures = new EnumMap<>(ItemMeasure.class);
-  private final FlowPane measured = row();
+  private final FlowPane measured = Page.row();
   private final JobPictures pictures;
   private Item shown;
 
@@ -73,32 +70,25 @@ final class ItemForm extends VBox {
     getChildren()
         .addAll(
             head,
-            row(
-                Fields.named("state", where),
-                Fields.named("place", place),
-                Fields.named("condition", condition),
+            Page.row(
+                Page.named("state", where),
+                Page.named("place", place),
+                Page.named("condition", condition),
                 reused),
-            row(
-                Fields.named("from", supplier),
-                Fields.named("price", price),
-                Fields.named("days from order", lead),
-                Fields.named("promised", promised)),
-            row(
-                Fields.named("maker", maker),
-                Fields.named("number", number),
-                Fields.named("marks", marks)),
-            row(Fields.named("finding", finding), Fields.named("has to match in", interfaces)),
+            Page.row(
+                Page.named("from", supplier),
+                Page.named("price", price),
+                Page.named("days from order", lead),
+                Page.named("promised", promised)),
+            Page.row(
+                Page.named("maker", maker),
+                Page.named("number", number),
+                Page.named("marks", marks)),
+            Page.row(Page.named("finding", finding), Page.named("has to match in", interfaces)),
             measured,
             pictures,
-            row(keep, remove));
+            Page.row(keep, remove));
     show(null);
-  }
-
-  private static FlowPane row(Node... nodes) {
-    var row = new FlowPane(10, 6, nodes);
-    row.setRowValignment(VPos.BOTTOM);
-    row.setAlignment(Pos.BOTTOM_LEFT);
-    return row;
   }
 
   private void keep(Item item) {
@@ -150,7 +140,7 @@ final class ItemForm extends VBox {
     for (var m : of(item)) {
       var field = measures.get(m);
       field.setText(item.measure(m).map(v -> m.quantity().show(v, units)).orElse(""));
-      measured.getChildren().add(Fields.named(m.title(), field));
+      measured.getChildren().add(Page.named(m.title(), field));
     }
   }
 

@@ -5,12 +5,11 @@ import grandbore.core.clearances.OnJob;
 import grandbore.core.clearances.Photo;
 import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.PhotoBox;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.TextField;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 
@@ -33,7 +32,7 @@ public final class JobPictures extends VBox {
     caption = Fields.field(id + "-caption", "what it shows", 16);
     var add = Page.button("Attach a picture", id + "-picture");
     add.setOnAction(e -> CsvFile.open(this, "Picture", "*", this::attach));
-    getChildren().addAll(OrdersView.row(caption, add), shown);
+    getChildren().addAll(Page.row(caption, add), shown);
   }
 
   /** Shows the pictures of something, and takes more of it. */
@@ -45,7 +44,8 @@ public final class JobPictures extends VBox {
         planned == null
             ? List.<Photo>of()
             : planned.book().pictures().getOrDefault(what.kind() + "/" + what.key(), List.of());
-    all.forEach(p -> shown.getChildren().add(picture(p)));
+    var folder = state.session().books().pictures();
+    all.forEach(p -> shown.getChildren().add(new PhotoBox(folder, p, WIDE)));
   }
 
   /** Copies a picture beside the book and keeps it with what is shown. */
@@ -60,20 +60,5 @@ public final class JobPictures extends VBox {
           .troubleProperty()
           .set("✕ %s could not be attached: %s".formatted(file.getFileName(), e.getMessage()));
     }
-  }
-
-  private VBox picture(Photo photo) {
-    var words = Page.hint(photo.caption());
-    words.setMaxWidth(WIDE);
-    var box = new VBox(2, words);
-    var folder = state.session().books().pictures();
-    var wrong = Pictures.trouble(folder, photo);
-    if (wrong.isEmpty()) {
-      String at = folder.resolve(photo.file()).toUri().toString();
-      box.getChildren().addFirst(new ImageView(new Image(at, WIDE, 0, true, true, true)));
-    } else {
-      words.setText(photo.caption() + ": " + wrong.get());
-    }
-    return box;
   }
 }

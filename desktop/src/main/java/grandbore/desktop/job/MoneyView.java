@@ -65,16 +65,16 @@ public final class MoneyView extends VBox {
     var plan =
         Page.group(
             "What is agreed on",
-            OrdersView.row(
-                Fields.named("customer", customer),
-                Fields.named("numbers on the engine", serial),
-                Fields.named("budget", new InputField(state.session(), "brief.budget"))),
-            OrdersView.row(
-                Fields.named("on the dyno by", wanted),
-                Fields.named("an hour of the shop", hour),
-                Fields.named("hours a day", hours),
-                Fields.named("days of work", week)),
-            OrdersView.row(keep, quote));
+            Page.row(
+                Page.named("customer", customer),
+                Page.named("numbers on the engine", serial),
+                Page.named("budget", new InputField(state.session(), "brief.budget"))),
+            Page.row(
+                Page.named("on the dyno by", wanted),
+                Page.named("an hour of the shop", hour),
+                Page.named("hours a day", hours),
+                Page.named("days of work", week)),
+            Page.row(keep, quote));
     getChildren().addAll(sum, per, tables, new OptionsPane(state, curves), plan, says);
     WhenSeen.refresh(this, this::refresh, state.plannedProperty(), curves.curve());
   }

@@ -77,17 +77,16 @@ final class OptionsPane extends VBox {
         .addAll(
             Page.part("Ways to go on"),
             table,
-            OrdersView.row(predict, clear),
+            Page.row(predict, clear),
             new RunLine("options-run", service, this::predict),
             status,
-            OrdersView.row(
-                Fields.named("question", question),
-                Fields.named("way", title),
-                Fields.named("price", price),
-                Fields.named("hours", hours),
-                Fields.named("days", days)),
-            OrdersView.row(
-                Fields.named("for the step", step), Fields.named("change it makes", change), add));
+            Page.row(
+                Page.named("question", question),
+                Page.named("way", title),
+                Page.named("price", price),
+                Page.named("hours", hours),
+                Page.named("days", days)),
+            Page.row(Page.named("for the step", step), Page.named("change it makes", change), add));
     WhenSeen.refresh(this, this::refresh, state.plannedProperty());
   }
 

@@ -75,13 +75,13 @@ final class OrderWriter extends VBox {
     for (var c : Corner.values()) {
       corners.add(Fields.field("write-" + c, "", 9));
     }
-    var corner = OrdersView.row();
+    var corner = Page.row();
     for (var c : Corner.values()) {
-      corner.getChildren().add(Fields.named(c.title(), corners.get(c.ordinal())));
+      corner.getChildren().add(Page.named(c.title(), corners.get(c.ordinal())));
     }
     var square = Page.button("Cut at each corner", "write-square");
     square.setOnAction(e -> state.tried(this::square));
-    corner.getChildren().addAll(Fields.named("height wanted", height), square);
+    corner.getChildren().addAll(Page.named("height wanted", height), square);
     var grind = Page.button("Stroke it gives", "write-grind");
     grind.setOnAction(e -> state.tried(this::grind));
     getChildren()
@@ -90,21 +90,21 @@ final class OrderWriter extends VBox {
             Page.hint(
                 "An order that stands and is not sent yet takes the lines; else a new one is"
                     + " begun."),
-            OrdersView.row(
-                Fields.named("to", supplier),
-                Fields.named("for the step", step),
-                Fields.named("price", price)),
-            OrdersView.row(Fields.named("chambers wanted", chamber), mill),
-            OrdersView.row(Fields.named("deck clearance wanted", deck), cut),
-            OrdersView.row(
-                Fields.named("part", part),
-                Fields.named("work", work),
-                Fields.named("words", words),
+            Page.row(
+                Page.named("to", supplier),
+                Page.named("for the step", step),
+                Page.named("price", price)),
+            Page.row(Page.named("chambers wanted", chamber), mill),
+            Page.row(Page.named("deck clearance wanted", deck), cut),
+            Page.row(
+                Page.named("part", part),
+                Page.named("work", work),
+                Page.named("words", words),
                 other),
             Page.part("Cut plans"),
             Page.hint("Heights of a deck above the crank's axis at its corners."),
             corner,
-            OrdersView.row(Fields.named("rod journals ground offset to", journal), grind),
+            Page.row(Page.named("rod journals ground offset to", journal), grind),
             plan);
     state.plannedProperty().subscribe(p -> offer());
   }

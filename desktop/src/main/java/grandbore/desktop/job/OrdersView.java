@@ -18,8 +18,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import javafx.geometry.Pos;
-import javafx.geometry.VPos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -67,7 +65,7 @@ public final class OrdersView extends VBox {
                 this, "Work order (HTML)", "order-%s.html".formatted(selected), this::writeSheet));
     var remove = Page.button("Take it back", "order-remove");
     remove.setOnAction(e -> state.remove(OnJob.Kind.ORDER, selected));
-    var does = row(Fields.named("promised for", promised), send, late, back, sheet, remove);
+    var does = Page.row(Page.named("promised for", promised), send, late, back, sheet, remove);
     shown
         .getChildren()
         .addAll(
@@ -78,7 +76,7 @@ public final class OrdersView extends VBox {
             Page.part("What came back"),
             judged,
             ways,
-            row(Fields.named("decided", decided), keep));
+            Page.row(Page.named("decided", decided), keep));
     shown.getStyleClass().add("group");
     getChildren()
         .addAll(
@@ -90,13 +88,6 @@ public final class OrdersView extends VBox {
                 "A cut can't be put back. Least thickness of decks, heads and walls, and least"
                     + " sizes of journals, are for the part's maker and the machine shop to say."));
     WhenSeen.refresh(this, this::refresh, state.plannedProperty());
-  }
-
-  static FlowPane row(javafx.scene.Node... nodes) {
-    var row = new FlowPane(8, 6, nodes);
-    row.setRowValignment(VPos.BOTTOM);
-    row.setAlignment(Pos.BOTTOM_LEFT);
-    return row;
   }
 
   private WorkOrder order() {

@@ -41,7 +41,7 @@ final class StatesView extends VBox {
             Page.hint(
                 "What the build is specified as now, under a name. Readings are not part of it:"
                     + " they stand in the book. Going back is an edit that undo takes back."),
-            OrdersView.row(name, keep),
+            Page.row(name, keep),
             rows,
             differences);
     WhenSeen.refresh(this, this::refresh, state.plannedProperty(), state.session().buildProperty());
@@ -91,7 +91,7 @@ final class StatesView extends VBox {
                 }));
     var remove = Page.button("Forget it", "state-remove-" + i);
     remove.setOnAction(e -> state.remove(OnJob.Kind.VERSION, v.name()));
-    return OrdersView.row(
+    return Page.row(
         new Label("%s, %s".formatted(v.name(), DAY.format(v.at()))), compare, back, remove);
   }
 

@@ -75,33 +75,26 @@ final class StepCard extends VBox {
     form =
         new VBox(
             6,
-            row(Fields.named("step", title), Fields.named("stage", stage)),
-            row(
-                Fields.named("who", who),
-                Fields.named("hours", hours),
-                Fields.named("days away", days),
-                Fields.named("cost", cost),
-                Fields.named("not before", notBefore)),
-            row(
-                Fields.named("after", after),
-                Fields.named("needs parts", parts),
-                Fields.named("takes readings", readings),
-                Fields.named("proves", proves),
-                Fields.named("does to parts", does)),
-            row(Fields.named("check", check), Fields.named("places", places), add),
+            Page.row(Page.named("step", title), Page.named("stage", stage)),
+            Page.row(
+                Page.named("who", who),
+                Page.named("hours", hours),
+                Page.named("days away", days),
+                Page.named("cost", cost),
+                Page.named("not before", notBefore)),
+            Page.row(
+                Page.named("after", after),
+                Page.named("needs parts", parts),
+                Page.named("takes readings", readings),
+                Page.named("proves", proves),
+                Page.named("does to parts", does)),
+            Page.row(Page.named("check", check), Page.named("places", places), add),
             pictures,
-            row(keep, remove));
+            Page.row(keep, remove));
     var more = new ToggleButton("Change it");
     more.setId("step-more");
     more.selectedProperty().subscribe(is -> Page.show(form, is));
-    getChildren().addAll(head, waits, checks, row(done, again, more), form);
-  }
-
-  private static FlowPane row(javafx.scene.Node... nodes) {
-    var row = new FlowPane(10, 6, nodes);
-    row.setRowValignment(javafx.geometry.VPos.BOTTOM);
-    row.setAlignment(Pos.BOTTOM_LEFT);
-    return row;
+    getChildren().addAll(head, waits, checks, Page.row(done, again, more), form);
   }
 
   private grandbore.core.combination.Combination engine() {
