@@ -207,7 +207,9 @@ class BuildTest {
 
   @Test
   void impossibleReadingsAndSpeedsAreRefused() {
-    assertThatThrownBy(() -> deck(1, Reading.Side.NONE, 0.01))
+    // Without a side it is a bridge's along the pin; a valve's side it has not.
+    assertThat(deck(1, Reading.Side.NONE, 0.01).value()).isCloseTo(2.54e-4, within(1e-9));
+    assertThatThrownBy(() -> deck(1, Reading.Side.INTAKE, 0.01))
         .hasMessageContaining("both sides of the pin");
     assertThatThrownBy(() -> deck(1, Reading.Side.THRUST, 3.0)).hasMessageContaining("allowed");
     assertThatThrownBy(() -> new SpeedRange(6000, 3000)).hasMessageContaining("speeds.to");
