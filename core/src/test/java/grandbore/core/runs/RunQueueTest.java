@@ -197,7 +197,27 @@ class RunQueueTest {
     }
   }
 
-  /** Every input is in the key by its number alone, but for those that only paper reads. */
+  /** On paper and read nevertheless: windage, what a stem leaves free, where a spring binds. */
+  private static final List<String> READ =
+      List.of(
+          "partSizes.counterweightRadius",
+          "valveHardware.stem",
+          "valveHardware.installedHeight",
+          "valveHardware.coilBind");
+
+  /** Of what this engine does not have: a duct, stepped pipes, a balance pipe. */
+  private static final List<String> IDLE =
+      List.of(
+          "intake.ductLength",
+          "intake.ductSection",
+          "exhaust.secondaryLength",
+          "exhaust.secondaryDiameter",
+          "exhaust.balanceDiameter");
+
+  /**
+   * Every input is in the key by its number alone, but for those that only paper reads, and those
+   * that do nothing on this engine.
+   */
   @Test
   void theKeyHoldsNumbersAndNothingElse() {
     var paper =
@@ -219,7 +239,10 @@ class RunQueueTest {
           continue;
         }
         var other = new BuiltEngine(moved, FOUR.clearances()).key();
-        assertThat(other.equals(key)).as(field.path()).isEqualTo(paper.contains(field.group()));
+        boolean left =
+            paper.contains(field.group()) && !READ.contains(field.path())
+                || IDLE.contains(field.path());
+        assertThat(other.equals(key)).as(field.path()).isEqualTo(left);
       }
     }
   }
