@@ -27,7 +27,7 @@ final class PartsCommand implements Callable<Integer> {
   @Option(
       names = "--match",
       paramLabel = "GOAL",
-      description = "weight, deck or compression: parts at the places that even it best")
+      description = "weight, deck, compression or banks: parts at the places that even it best")
   private Matching.Goal match;
 
   @Mixin private TableOption table = new TableOption();
@@ -41,19 +41,14 @@ final class PartsCommand implements Callable<Integer> {
     var say = command.commandLine().getErr();
     var items = of.items();
     if (match != null) {
-      var bottom = document.build().combination().bottomEnd();
       var found =
-          Matching.of(
-                  items,
-                  bottom,
-                  Places.of(document.build(), document.readings(), of.items()),
-                  match)
+          Places.matched(document.build(), document.readings(), items, match)
               .orElseThrow(
                   () ->
                       new InvalidInput(
                           "--match",
                           match.title(),
-                          "as many measured parts of a kind as cylinders",
+                          "as many measured parts of a kind as places",
                           "one goes to each"));
       items = found.items();
       say.println(

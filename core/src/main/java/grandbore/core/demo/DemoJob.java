@@ -139,8 +139,11 @@ public final class DemoJob {
     all.add(
         part(3, EnginePart.HEAD, 1, ItemState.AT_SHOP, true)
             .found(true, Condition.WORN, "exhaust guide of cylinder 5 loose")
-            .matching(Map.of("bolt pattern", "ten a head, 7/16", "intake port", "oval")));
-    all.add(part(4, EnginePart.HEAD, 2, ItemState.AT_SHOP, true));
+            .matching(Map.of("bolt pattern", "ten a head, 7/16", "intake port", "oval"))
+            .measured(Map.of(ItemMeasure.CHAMBER, 57.2e-6)));
+    all.add(
+        part(4, EnginePart.HEAD, 2, ItemState.AT_SHOP, true)
+            .measured(Map.of(ItemMeasure.CHAMBER, 57.3e-6)));
     for (int i = 0; i < PISTONS.length; i++) {
       all.add(
           part(10 * (i + 2), EnginePart.PISTON, i + 1, used, true)

@@ -9,6 +9,7 @@ import grandbore.core.job.parts.Item;
 import grandbore.core.job.parts.ItemMeasure;
 import grandbore.core.job.parts.Matching;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /** What is known of the places of an engine into which parts are matched. */
@@ -45,6 +46,29 @@ public final class Places {
                             .map(Readings.Result::value)
                             .orElse(c.compression().chamberVolume().si())))
         .toList();
+  }
+
+  /** Each cylinder's deck clearance, as it was read where it was, else as specified, m. */
+  public static List<Double> decks(Build build, List<Reading> all) {
+    var b = build.combination().bottomEnd();
+    var readings = new Readings(all);
+    return IntStream.rangeClosed(1, b.cylinders())
+        .mapToObj(
+            n ->
+                readings
+                    .at(Measurement.DECK, n)
+                    .map(Readings.Result::value)
+                    .orElse(b.deckClearance()))
+        .toList();
+  }
+
+  /** What evens an engine's parts best; nothing where they were not measured. */
+  public static Optional<Matching.Matched> matched(
+      Build build, List<Reading> all, List<Item> items, Matching.Goal goal) {
+    var b = build.combination().bottomEnd();
+    return goal == Matching.Goal.BANKS
+        ? Matching.heads(items, b, decks(build, all))
+        : Matching.of(items, b, of(build, all, items), goal);
   }
 
   private static double length(

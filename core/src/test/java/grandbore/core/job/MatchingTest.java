@@ -121,6 +121,23 @@ class MatchingTest {
     assertThat(Matching.of(all.subList(0, 7), EIGHT, places, Matching.Goal.DECK)).isEmpty();
   }
 
+  /** The head with the larger chambers goes where the deck is the tighter. */
+  @Test
+  void headsGoToTheBanksThatEvenThem() {
+    var large = Item.wanted("a", EnginePart.HEAD, 1).measured(Map.of(ItemMeasure.CHAMBER, 58e-6));
+    var small = Item.wanted("b", EnginePart.HEAD, 2).measured(Map.of(ItemMeasure.CHAMBER, 57e-6));
+    var decks = new ArrayList<Double>();
+    for (int n = 1; n <= 8; n++) {
+      decks.add(EIGHT.bank(n) == 0 ? 0.40e-3 : 0.30e-3);
+    }
+    var found = Matching.heads(List.of(large, small), EIGHT, decks).orElseThrow();
+    assertThat(found.at()).containsEntry(large, 2).containsEntry(small, 1);
+    double deck = EIGHT.boreArea() * 0.1e-3;
+    assertThat(found.before()).isCloseTo(1e-6 + deck, within(1e-12));
+    assertThat(found.after()).isCloseTo(Math.abs(1e-6 - deck), within(1e-12));
+    assertThat(Matching.heads(List.of(large), EIGHT, decks)).isEmpty();
+  }
+
   @Test
   void whatBelongsTogetherIsToldWhereItIsBroken() {
     var cam = Item.wanted("c", EnginePart.CAM, 1).in(ItemState.ARRIVED);

@@ -45,26 +45,29 @@ final class MatchPane extends VBox {
     return switch (goal) {
       case WEIGHT -> Quantity.MASS;
       case DECK -> Quantity.CLEARANCE;
-      case COMPRESSION -> Quantity.VOLUME;
+      case COMPRESSION, BANKS -> Quantity.VOLUME;
     };
   }
 
   private void match(Matching.Goal goal) {
     var build = state.session().build();
     var items = state.job().items();
-    var places = Places.of(build, state.session().readings().all(), items);
     Optional<Matching.Matched> matched =
-        Matching.of(items, build.combination().bottomEnd(), places, goal);
+        Places.matched(build, state.session().readings().all(), items, goal);
     table.getChildren().clear();
     Page.show(set, matched.isPresent());
     found = matched.orElse(null);
     if (matched.isEmpty()) {
       says.setText(
-          goal == Matching.Goal.WEIGHT
-              ? "○ It takes weights of as many pistons and pins, or small ends of rods, as there"
-                  + " are cylinders."
-              : "○ It takes pin to crown of as many pistons, or lengths of as many rods, as there"
-                  + " are cylinders.");
+          switch (goal) {
+            case WEIGHT ->
+                "○ It takes weights of as many pistons and pins, or small ends of rods, as there"
+                    + " are cylinders.";
+            case DECK, COMPRESSION ->
+                "○ It takes pin to crown of as many pistons, or lengths of as many rods, as there"
+                    + " are cylinders.";
+            case BANKS -> "○ It takes the mean chamber of as many heads as there are banks.";
+          });
       return;
     }
     var q = quantity(goal);
@@ -75,10 +78,11 @@ final class MatchPane extends VBox {
                 q.show(found.before(), build.units()),
                 q.show(found.after(), build.units())));
     var rows = new ArrayList<List<String>>();
-    for (int n = 1; n <= places.size(); n++) {
+    int places = found.at().values().stream().mapToInt(i -> i).max().orElse(0);
+    for (int n = 1; n <= places; n++) {
       rows.add(row(n));
     }
-    var columns = new ArrayList<String>(List.of("Cylinder"));
+    var columns = new ArrayList<String>(List.of(goal == Matching.Goal.BANKS ? "Bank" : "Cylinder"));
     found.items().stream().map(i -> i.part().title()).distinct().forEach(columns::add);
     table.getChildren().add(new AnswerTable(new Answer.Table("number of the part", columns, rows)));
   }

@@ -20,6 +20,7 @@ import java.util.stream.IntStream;
  *   weight        m_i  = piston + pin + small end of the rod
  *   deck          d_i  = deck height of the block − rod length − pin to crown
  *   compression   V_i  = chamber + dish + bore area · d_i
+ *   banks         V_b  = mean chamber of the head + bore area · mean deck clearance
  * </pre>
  *
  * A list that meets one other is an assignment problem, solved exactly: as the mean of all sums is
@@ -34,7 +35,9 @@ public final class Matching {
   public enum Goal {
     WEIGHT("reciprocating weight"),
     DECK("deck clearance"),
-    COMPRESSION("volume at top centre");
+    COMPRESSION("volume at top centre"),
+    /** Heads to banks: their mean chambers against the banks' mean decks. */
+    BANKS("volume of the banks");
 
     private final String title;
 
@@ -92,17 +95,45 @@ public final class Matching {
     return new Matching(bottom, places, goal).of(items);
   }
 
+  /**
+   * The best bank for each head; nothing where their chambers were not measured.
+   *
+   * @param decks deck clearance of each cylinder, m
+   */
+  public static Optional<Matched> heads(List<Item> items, BottomEnd bottom, List<Double> decks) {
+    var banks = new ArrayList<Place>();
+    for (int bank = 0; bank < bottom.banks(); bank++) {
+      int here = bank;
+      double mean =
+          IntStream.rangeClosed(1, decks.size())
+              .filter(n -> bottom.bank(n) == here)
+              .mapToDouble(n -> decks.get(n - 1))
+              .average()
+              .orElse(0);
+      banks.add(new Place(mean, 0));
+    }
+    return new Matching(bottom, banks, Goal.BANKS).of(items);
+  }
+
+  private List<EnginePart> parts() {
+    return switch (goal) {
+      case WEIGHT -> List.of(EnginePart.PISTON, EnginePart.PIN, EnginePart.ROD);
+      case DECK, COMPRESSION -> List.of(EnginePart.PISTON, EnginePart.ROD);
+      case BANKS -> List.of(EnginePart.HEAD);
+    };
+  }
+
   private Optional<Matched> of(List<Item> items) {
     int n = places.size();
     var lists = new ArrayList<List<Item>>();
-    for (var part : List.of(EnginePart.PISTON, EnginePart.PIN, EnginePart.ROD)) {
+    for (var part : parts()) {
       var all =
           items.stream()
               .filter(i -> i.part() == part && i.measure(measured(part)).isPresent())
               .filter(i -> i.condition() != Condition.REJECT && i.state() != ItemState.SOLD)
               .sorted(Comparator.comparingInt(i -> i.place() == 0 ? n : i.place()))
               .toList();
-      if (all.size() == n && (goal == Goal.WEIGHT || part != EnginePart.PIN)) {
+      if (all.size() == n) {
         lists.add(all);
       }
     }
@@ -127,9 +158,12 @@ public final class Matching {
   }
 
   private ItemMeasure measured(EnginePart part) {
-    return goal == Goal.WEIGHT
-        ? part == EnginePart.ROD ? ItemMeasure.SMALL_END : ItemMeasure.WEIGHT
-        : part == EnginePart.ROD ? ItemMeasure.LENGTH : ItemMeasure.PIN_HEIGHT;
+    return switch (goal) {
+      case WEIGHT -> part == EnginePart.ROD ? ItemMeasure.SMALL_END : ItemMeasure.WEIGHT;
+      case DECK, COMPRESSION ->
+          part == EnginePart.ROD ? ItemMeasure.LENGTH : ItemMeasure.PIN_HEIGHT;
+      case BANKS -> ItemMeasure.CHAMBER;
+    };
   }
 
   /** One list set anew against all others as they stand. */
@@ -177,6 +211,7 @@ public final class Matching {
       case WEIGHT -> 0;
       case DECK -> places.get(i).deckHeight();
       case COMPRESSION -> places.get(i).chamber() + boreArea * places.get(i).deckHeight();
+      case BANKS -> boreArea * places.get(i).deckHeight();
     };
   }
 
@@ -184,7 +219,7 @@ public final class Matching {
   private double share(Item i) {
     double v = i.measure(measured(i.part())).orElseThrow();
     return switch (goal) {
-      case WEIGHT -> v;
+      case WEIGHT, BANKS -> v;
       case DECK -> -v;
       case COMPRESSION -> i.measure(ItemMeasure.CROWN).orElse(0.0) - boreArea * v;
     };
