@@ -62,6 +62,7 @@ public record JobBook(
    */
   public static JobBook of(List<Kept> notes) {
     Map<Key, OnJob> newest = new LinkedHashMap<>();
+    Map<String, Item> parts = new LinkedHashMap<>();
     Map<String, LocalDate> first = new LinkedHashMap<>();
     Map<String, Version> versions = new LinkedHashMap<>();
     Map<String, List<Photo>> pictures = new LinkedHashMap<>();
@@ -77,9 +78,9 @@ public record JobBook(
           versions.put(j.key(), new Version(j.key(), kept.at(), j.document()));
         }
         if (j.kind() == OnJob.Kind.ITEM && !j.document().isEmpty()) {
-          JobJson.read(j.document(), Item.class)
-              .day()
-              .ifPresent(d -> first.putIfAbsent(j.key(), d));
+          var item = JobJson.read(j.document(), Item.class);
+          parts.put(j.key(), item);
+          item.day().ifPresent(d -> first.putIfAbsent(j.key(), d));
         }
       }
     }
@@ -94,7 +95,7 @@ public record JobBook(
     for (var j : newest.values()) {
       switch (j.kind()) {
         case PLAN -> plan = JobJson.read(j.document(), JobPlan.class);
-        case ITEM -> items.add(JobJson.read(j.document(), Item.class));
+        case ITEM -> items.add(parts.get(j.key()));
         case ORDER -> orders.add(JobJson.read(j.document(), WorkOrder.class));
         case OPTION -> options.add(JobJson.read(j.document(), Option.class));
         case STEP -> steps.put(j.key(), JobJson.read(j.document(), Step.class));

@@ -2,7 +2,6 @@ package grandbore.book;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -79,11 +78,6 @@ public final class JobJson {
     } catch (JsonProcessingException e) {
       throw new IllegalStateException(e);
     }
-  }
-
-  /** Anything of the job as a tree, for a table of a program. */
-  public static JsonNode tree(Object value) {
-    return MAPPER.valueToTree(value);
   }
 
   /**

@@ -60,6 +60,19 @@ final class BuildOption {
     return file;
   }
 
+  /**
+   * Writes a file, where a command may.
+   *
+   * @throws InvalidInput where it may not, or it can't be written
+   */
+  void write(String option, Path file, String text) {
+    try {
+      TextFile.write(output(option, file), text);
+    } catch (IOException e) {
+      throw new InvalidInput(option, file.toString(), "a file that can be written", e.toString());
+    }
+  }
+
   static BuildDocument demo() {
     return PlannedChanges.demo();
   }

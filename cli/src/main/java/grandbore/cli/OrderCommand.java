@@ -1,13 +1,11 @@
 package grandbore.cli;
 
 import grandbore.book.JobSheet;
-import grandbore.book.TextFile;
 import grandbore.core.clearances.Readings;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.job.orders.OrderLine;
 import grandbore.core.job.orders.OrderReturn;
 import grandbore.core.job.orders.WorkOrder;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -64,9 +62,7 @@ final class OrderCommand implements Callable<Integer> {
         throw new InvalidInput(
             "--sheet", sheet.toString(), "together with --number", "a sheet is of one order");
       }
-      write(
-          job.build().output("--sheet", sheet),
-          JobSheet.order(document.build(), of, orders.getFirst()));
+      job.build().write("--sheet", sheet, JobSheet.order(document.build(), of, orders.getFirst()));
     }
     return 0;
   }
@@ -93,14 +89,5 @@ final class OrderCommand implements Callable<Integer> {
 
   private static Object number(double si) {
     return Double.isNaN(si) ? "" : Double.valueOf("%.6g".formatted(si));
-  }
-
-  private static void write(Path file, String text) {
-    try {
-      TextFile.write(file, text);
-    } catch (IOException e) {
-      throw new InvalidInput(
-          "--sheet", file.toString(), "a file that can be written", e.toString());
-    }
   }
 }

@@ -1,9 +1,6 @@
 package grandbore.cli;
 
 import grandbore.book.JobCalendar;
-import grandbore.book.TextFile;
-import grandbore.core.combination.InvalidInput;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -56,7 +53,11 @@ final class RouteCommand implements Callable<Integer> {
       table.print(rows);
     }
     if (calendar != null) {
-      write(job.build().output("--calendar", calendar), document.build().name(), route);
+      job.build()
+          .write(
+              "--calendar",
+              calendar,
+              JobCalendar.write(document.build().name(), route, Instant.now()));
     }
     var say = command.commandLine().getErr();
     route.dyno().ifPresent(d -> say.println("On the dyno on " + d + " at the earliest"));
@@ -64,14 +65,5 @@ final class RouteCommand implements Callable<Integer> {
     route.tooEarly().forEach(t -> say.println("Too early: " + t.says()));
     route.undated().forEach(u -> say.println("No date: " + u));
     return 0;
-  }
-
-  private static void write(Path file, String name, grandbore.core.job.Route route) {
-    try {
-      TextFile.write(file, JobCalendar.write(name, route, Instant.now()));
-    } catch (IOException e) {
-      throw new InvalidInput(
-          "--calendar", file.toString(), "a file that can be written", e.toString());
-    }
   }
 }

@@ -9,7 +9,6 @@ import grandbore.core.job.orders.WorkOrder;
 import grandbore.core.job.route.Step;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -115,13 +114,5 @@ public final class Proved {
       }
     }
     return true;
-  }
-
-  /** The facts that some step of this route proves, or a part waits for. */
-  public Set<Fact> facts() {
-    var all = EnumSet.noneOf(Fact.class);
-    job.steps().forEach(s -> all.addAll(s.proves()));
-    job.items().forEach(i -> all.addAll(i.part().decidedBy()));
-    return all;
   }
 }

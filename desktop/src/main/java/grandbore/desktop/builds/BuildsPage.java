@@ -7,7 +7,6 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.session.Session;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -83,7 +82,7 @@ public final class BuildsPage extends VBox {
    */
   public BuildsPage(Session session, Look look, Runnable fresh, Runnable close) {
     super(10);
-    home = new HomePane(look, this::open);
+    home = new HomePane(session, look, this::open);
     this.session = session;
     this.close = close;
     setId("builds-page");
@@ -244,7 +243,6 @@ public final class BuildsPage extends VBox {
   }
 
   private void list(List<Summary> now) {
-    home.show(now, units(), LocalDate.now(ZoneId.systemDefault()));
     long kept = chosen() == null ? session.id() : chosen().id();
     all.setAll(
         now.stream().sorted(java.util.Comparator.comparing(Summary::touched).reversed()).toList());

@@ -23,7 +23,7 @@ final class EngineSketch extends Canvas {
     super(SIZE * look.text(), SIZE * look.text());
     o = outline;
     this.look = look;
-    look.themeProperty().subscribe(t -> draw());
+    draw();
   }
 
   private void draw() {

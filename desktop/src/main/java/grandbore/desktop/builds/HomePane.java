@@ -6,8 +6,11 @@ import grandbore.core.studies.ModelSpread;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.look.Look;
+import grandbore.desktop.session.Session;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -37,7 +40,7 @@ final class HomePane extends VBox {
   /**
    * @param open puts a build on the bench
    */
-  HomePane(Look look, Consumer<Summary> open) {
+  HomePane(Session session, Look look, Consumer<Summary> open) {
     super(8);
     this.look = look;
     this.open = open;
@@ -50,12 +53,19 @@ final class HomePane extends VBox {
     scroll.getStyleClass().add("flat-scroll");
     VBox.setVgrow(scroll, Priority.ALWAYS);
     getChildren().add(scroll);
+    var builds = session.books().buildsProperty();
+    WhenSeen.refresh(
+        this,
+        () -> show(builds.get(), session.build().units(), LocalDate.now(ZoneId.systemDefault())),
+        builds,
+        look.themeProperty(),
+        look.textProperty());
   }
 
   private record Task(Summary of, String words, boolean late, LocalDate day) {}
 
   /** Shows the builds in work, the last touched first. */
-  void show(List<Summary> builds, UnitSystem units, LocalDate now) {
+  private void show(List<Summary> builds, UnitSystem units, LocalDate now) {
     var work =
         builds.stream()
             .filter(s -> s.place() == Summary.Place.BENCH && s.isSound())

@@ -10,6 +10,7 @@ import grandbore.core.clearances.Readings;
 import grandbore.core.job.Job;
 import grandbore.core.job.JobLine;
 import grandbore.core.job.Money;
+import grandbore.core.job.OptionDate;
 import grandbore.core.job.Route;
 import grandbore.core.job.route.Step;
 import grandbore.desktop.session.Books;
@@ -17,7 +18,6 @@ import grandbore.desktop.session.Session;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -31,8 +31,15 @@ public final class JobState {
    * A job with its dates.
    *
    * @param build that it is of
+   * @param options the ways to go on, each with its day
    */
-  public record Planned(JobBook book, Build build, Readings readings, Route route, Money money) {
+  public record Planned(
+      JobBook book,
+      Build build,
+      Readings readings,
+      Route route,
+      Money money,
+      List<OptionDate> options) {
     public Job job() {
       return book.job();
     }
@@ -44,7 +51,8 @@ public final class JobState {
           build,
           readings,
           new Route(book.job(), build, readings, today),
-          Money.of(book.job(), build.combination().bottomEnd()));
+          Money.of(book.job(), build.combination().bottomEnd()),
+          OptionDate.of(book.job(), build, readings, today));
     }
   }
 
@@ -165,7 +173,7 @@ public final class JobState {
     return planned.get() == null
         ? null
         : planned.get().route().steps().stream()
-            .filter(p -> Objects.equals(p.step().id(), id))
+            .filter(p -> p.step().id().equals(id))
             .findFirst()
             .orElse(null);
   }

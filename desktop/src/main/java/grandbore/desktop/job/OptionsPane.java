@@ -149,9 +149,8 @@ final class OptionsPane extends VBox {
                       + " that it makes to the engine, taken from the ladder."));
       return;
     }
-    var dates = OptionDate.of(planned.job(), planned.build(), planned.readings(), state.today());
     var rows = new ArrayList<List<String>>();
-    for (var d : dates) {
+    for (var d : planned.options()) {
       rows.add(row(d, planned.build()));
     }
     table

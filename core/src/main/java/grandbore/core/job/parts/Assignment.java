@@ -49,15 +49,6 @@ public final class Assignment {
     return at;
   }
 
-  /** What an assignment costs. */
-  static double cost(double[][] cost, int[] at) {
-    double sum = 0;
-    for (int i = 0; i < at.length; i++) {
-      sum += cost[i][at[i]];
-    }
-    return sum;
-  }
-
   /** Things in the order of their places. */
   static <T> List<T> ordered(List<T> things, int[] at) {
     var all = new ArrayList<T>(things);

@@ -90,11 +90,6 @@ public enum EnginePart {
     };
   }
 
-  /** Whether it belongs to a cylinder. */
-  public boolean isOfCylinder() {
-    return count == Count.CYLINDER;
-  }
-
   /**
    * One place in words: “Piston 3”, “Head, left bank”.
    *

@@ -176,11 +176,6 @@ public record Item(
     return with(Map.of("reused", used, "condition", is, "finding", words));
   }
 
-  /** The same part with marks on it. */
-  public Item marked(String with) {
-    return with(Map.of("marks", with));
-  }
-
   /** The same part with what it has to match others in: “bolt pattern”, “water outlet”. */
   public Item matching(Map<String, String> others) {
     return with(Map.of("interfaces", new TreeMap<>(others)));
