@@ -105,6 +105,7 @@ class JobFormsTest extends JobBench {
     assertThat(job().steps()).hasSize(before + 1);
     var calendar = folder.resolve("route.ics");
     robot.interact(() -> robot.lookup("#route-view").<RouteView>query().writeCalendar(calendar));
+    until("it is written", () -> Files.exists(calendar));
     assertThat(Files.readString(calendar)).contains("Link bar clear of the block");
   }
 

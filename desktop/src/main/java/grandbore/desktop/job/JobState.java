@@ -17,8 +17,10 @@ import grandbore.desktop.session.Books;
 import grandbore.desktop.session.Session;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -66,6 +68,8 @@ public final class JobState {
   private JobLine told;
   private long of;
   private int asked;
+  private boolean pending;
+  private final List<Consumer<Planned>> waiting = new ArrayList<>();
 
   /**
    * @param clock tells today
@@ -91,6 +95,7 @@ public final class JobState {
     readings = session.readings();
     of = session.id();
     asked++;
+    pending = true;
     int mine = asked;
     var today = LocalDate.now(clock);
     var with = build;
@@ -104,6 +109,10 @@ public final class JobState {
                     if (wrong == null) {
                       planned.set(is);
                       tell(is);
+                      pending = false;
+                      var all = List.copyOf(waiting);
+                      waiting.clear();
+                      all.forEach(a -> a.accept(is));
                     }
                   }
                 },
@@ -122,6 +131,15 @@ public final class JobState {
   /** The job with its dates; {@code null} until it was read. */
   public ReadOnlyObjectProperty<Planned> plannedProperty() {
     return planned.getReadOnlyProperty();
+  }
+
+  /** Does something with the job as it is after the last edit, as soon as that is planned. */
+  void whenPlanned(Consumer<Planned> does) {
+    if (pending || planned.get() == null) {
+      waiting.add(does);
+    } else {
+      does.accept(planned.get());
+    }
   }
 
   /** The job as it was read last, an empty one until it was. */

@@ -211,13 +211,16 @@ public final class RouteView extends VBox {
 
   /** Writes the open steps and what is promised as iCalendar. */
   public void writeCalendar(Path file) {
-    var planned = state.plannedProperty().get();
-    try {
-      TextFile.write(
-          file, JobCalendar.write(planned.build().name(), planned.route(), Instant.now()));
-      says.setText("● The calendar is in " + file.getFileName());
-    } catch (IOException e) {
-      says.setText("✕ %s: %s".formatted(file.getFileName(), e.getMessage()));
-    }
+    // An edit may be a moment ahead of its plan.
+    state.whenPlanned(
+        planned -> {
+          try {
+            TextFile.write(
+                file, JobCalendar.write(planned.build().name(), planned.route(), Instant.now()));
+            says.setText("● The calendar is in " + file.getFileName());
+          } catch (IOException e) {
+            says.setText("✕ %s: %s".formatted(file.getFileName(), e.getMessage()));
+          }
+        });
   }
 }
