@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiConsumer;
 
 /** Reads {@link Spec} off the records: one place for bounds, labels and paths of all inputs. */
 public final class Specs {
@@ -142,6 +143,13 @@ public final class Specs {
       values.add(c.read(record));
     }
     return values;
+  }
+
+  /** Tells each component's name and value, in their order. */
+  public static void each(Record record, BiConsumer<String, Object> told) {
+    for (var c : PARTS.get(record.getClass())) {
+      told.accept(c.name(), c.read(record));
+    }
   }
 
   /** A component of a record by its name. */

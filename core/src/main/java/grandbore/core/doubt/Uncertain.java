@@ -7,6 +7,7 @@ import grandbore.core.combination.Given;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.EngineKey;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -30,6 +31,7 @@ public record Uncertain(
   public static List<Uncertain> of(BuiltEngine engine) {
     var c = engine.combination();
     var all = new ArrayList<Uncertain>();
+    var key = engine.key();
     for (var f : Specs.fields()) {
       var given = f.get(c);
       double spread = Spreads.of(f.path(), given);
@@ -37,13 +39,19 @@ public record Uncertain(
         keep(
             new Uncertain(f.path(), f.spec().label(), given.si(), spread, given.provenance()),
             engine,
+            key,
             all);
       }
     }
-    keep(sheet("heads.intakeFlow", "Intake flow, all lifts", c.heads().intakeFlow()), engine, all);
+    keep(
+        sheet("heads.intakeFlow", "Intake flow, all lifts", c.heads().intakeFlow()),
+        engine,
+        key,
+        all);
     keep(
         sheet("heads.exhaustFlow", "Exhaust flow, all lifts", c.heads().exhaustFlow()),
         engine,
+        key,
         all);
     return List.copyOf(all);
   }
@@ -53,10 +61,10 @@ public record Uncertain(
   }
 
   /** Only what moves a number that the prediction reads, up or down. */
-  private static void keep(Uncertain one, BuiltEngine engine, List<Uncertain> all) {
+  private static void keep(Uncertain one, BuiltEngine engine, EngineKey key, List<Uncertain> all) {
     for (double z : new double[] {1, -1}) {
       try {
-        if (!one.on(engine, z).key().equals(engine.key())) {
+        if (!one.on(engine, z).key().equals(key)) {
           all.add(one);
           return;
         }

@@ -197,9 +197,27 @@ public final class WorkingGas {
         : freshR + burned * (burnedR(temperature) - freshR);
   }
 
-  private static int row(double temperature) {
+  /** The interval of the table in which a temperature lies; in one, energy is straight in it. */
+  public static int row(double temperature) {
     int k = (int) ((temperature - FLOOR) * (1 / STEP));
     return k < 0 ? 0 : Math.min(k, ROWS - 1);
+  }
+
+  /** Temperature at which an interval begins, K. */
+  public static double rowStart(int row) {
+    return FLOOR + row * STEP;
+  }
+
+  /** Internal energy where an interval begins, J/kg. */
+  public double rowEnergy(int row, double burned) {
+    int i = 4 * row;
+    return table[i] + burned * (table[i + 1] - table[i]);
+  }
+
+  /** Specific heat at constant volume within an interval, J/(kg K). */
+  public double rowCv(int row, double burned) {
+    int i = 4 * row;
+    return table[i + 2] + burned * (table[i + 3] - table[i + 2]);
   }
 
   /** Internal energy, J/kg, with the elements at 298.15 K as the datum. */
@@ -211,18 +229,20 @@ public final class WorkingGas {
     return fresh + burned * (table[i + 1] + d * table[i + 3] - fresh);
   }
 
-  /** Energy of burned gas less that of fresh charge at the same temperature, J/kg. */
-  public double energyOfBurning(double temperature) {
-    int k = row(temperature);
-    int i = 4 * k;
-    double d = temperature - (FLOOR + k * STEP);
+  /**
+   * Energy of burned gas less that of fresh charge at the same temperature, J/kg.
+   *
+   * @param row interval in which the temperature lies
+   */
+  public double energyOfBurning(int row, double temperature) {
+    int i = 4 * row;
+    double d = temperature - (FLOOR + row * STEP);
     return table[i + 1] - table[i] + d * (table[i + 3] - table[i + 2]);
   }
 
   /** Specific heat at constant volume, J/(kg K). */
   public double cv(double temperature, double burned) {
-    int i = 4 * row(temperature);
-    return table[i + 2] + burned * (table[i + 3] - table[i + 2]);
+    return rowCv(row(temperature), burned);
   }
 
   /** Ratio of specific heats. */

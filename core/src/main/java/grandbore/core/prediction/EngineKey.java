@@ -82,14 +82,13 @@ public record EngineKey(List<Object> numbers) {
   private static void group(List<Object> numbers, Record group, Set<String> idle) {
     boolean paper = ON_PAPER.contains(group.getClass());
     var read = READ.getOrDefault(group.getClass(), Set.of());
-    var components = group.getClass().getRecordComponents();
-    var values = Specs.values(group);
-    for (int i = 0; i < components.length; i++) {
-      String name = components[i].getName();
-      if (paper ? read.contains(name) : !idle.contains(name)) {
-        add(numbers, values.get(i));
-      }
-    }
+    Specs.each(
+        group,
+        (name, value) -> {
+          if (paper ? read.contains(name) : !idle.contains(name)) {
+            add(numbers, value);
+          }
+        });
   }
 
   private static void add(List<Object> numbers, Object value) {

@@ -224,20 +224,30 @@ final class GasField {
     }
     y = y > 1 ? 1 : y;
     double e = energy[i] * specific - 0.5 * u * u;
-    double t = gas.temperature(e, y, temperature[i]);
+    // Nearly always it lies in the interval it lay in: one step there is exact.
+    int row = WorkingGas.row(temperature[i]);
+    double cv = gas.rowCv(row, y);
+    double each = 1 / cv;
+    double t = WorkingGas.rowStart(row) + (e - gas.rowEnergy(row, y)) * each;
+    if (WorkingGas.row(t) != row) {
+      t = gas.temperature(e, y, t);
+      row = WorkingGas.row(t);
+      cv = gas.rowCv(row, y);
+      each = 1 / cv;
+    }
     double r = gas.gasConstant(y);
-    double share = gas.cv(t, y) / r;
     double square = r * t;
+    double share = cv / r;
+    double g = 1 + r * each;
     velocity[i] = u;
     burned[i] = y;
     temperature[i] = t;
     pressure[i] = rho * square;
-    double g = 1 + 1 / share;
     gamma[i] = g;
     sound[i] = Math.sqrt(g * square);
     heatShare[i] = share;
-    heatDatum[i] = e - share * square;
-    heatOfBurning[i] = gas.energyOfBurning(t);
+    heatDatum[i] = e - cv * t;
+    heatOfBurning[i] = gas.energyOfBurning(row, t);
   }
 
   /** How often waves cross what they may cross in a step, 1/s. */

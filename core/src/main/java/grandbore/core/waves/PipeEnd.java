@@ -11,8 +11,12 @@ import grandbore.core.gas.WorkingGas;
  * direction of flow is known before the search, from the pressure that would stop the gas.
  */
 public final class PipeEnd {
+  /** Of the mass flow at the speed of sound. */
   private static final double TOLERANCE = 1e-6;
   private static final int TRIES = 40;
+
+  /** Of the error over the pressure, in what the pipe's own impedance alone would make it. */
+  private static final double FIRST_SLOPE = 1.2;
 
   private final WorkingGas gas;
   private final Pipe pipe;
@@ -21,7 +25,10 @@ public final class PipeEnd {
   private final EndState inside = new EndState();
 
   private double effectiveArea;
+  // The last root, the one before it, and how steep the error was there.
   private double guess = Double.NaN;
+  private double before = Double.NaN;
+  private double steepness = Double.NaN;
   private double mass;
   private double thrust;
   private double power;
@@ -68,7 +75,7 @@ public final class PipeEnd {
       thrust = Math.max(stopping, 0.05 * inside.pressure) * inside.area;
       power = 0;
       burnedFlow = 0;
-      guess = Double.NaN;
+      root(Double.NaN, Double.NaN);
     } else if (stopping > outer) {
       outflow(throat, outer, stopping, impedance);
     } else {
@@ -107,23 +114,36 @@ public final class PipeEnd {
     }
     double low = Math.max(outer, 0.02 * stopping);
     double high = stopping;
-    double p = guess > low && guess < high ? guess : 0.5 * (low + high);
+    double p = begin(low, high);
     double scale = TOLERANCE * impedance * inside.area;
     double pOld = high;
     double gOld = Double.NaN;
+    double slope =
+        steepness < 0 ? steepness : -inside.area * inside.density / impedance * FIRST_SLOPE;
+    double critical = 2 / (g + 1);
+    double drop = Math.pow(outer / inside.pressure, (g - 1) / g);
     double rho = inside.density;
     double v = 0;
     for (int i = 0; i < TRIES; i++) {
-      double lift = Math.pow(p / inside.pressure, 1 / g);
+      double share = p / inside.pressure;
+      double lift = Math.pow(share, 1 / g);
       rho = inside.density * lift;
-      double c2 = g * p / rho;
+      double square = p / rho;
+      double c2 = g * square;
       v = Math.min((stopping - p) / impedance, Math.sqrt(c2));
-      double mach2 = v * v / c2;
-      double growth = 1 + 0.5 * (g - 1) * mach2;
-      double t0 = p / (rho * inside.gasConstant) * growth;
-      double p0 = p * Math.pow(growth, g / (g - 1));
-      double error =
-          rho * v * inside.area - throat * Nozzle.massFlux(p0, t0, inside.gasConstant, g, outer);
+      double growth = 1 + 0.5 * (g - 1) * v * v / c2;
+      double tau = drop * lift / (share * growth);
+      double throatPressure = outer;
+      if (tau < critical) {
+        tau = critical;
+        throatPressure = p * Math.pow(growth * critical, g / (g - 1));
+      }
+      double rt0 = square * growth;
+      double flux =
+          tau >= 1
+              ? 0
+              : throatPressure * Math.sqrt(2 * g / (g - 1) * (1 - tau) / rt0) / tau;
+      double error = rho * v * inside.area - throat * flux;
       if (Math.abs(error) < scale) {
         break;
       }
@@ -132,15 +152,16 @@ public final class PipeEnd {
       } else {
         high = p;
       }
-      double next = secant(p, error, pOld, gOld, -inside.area * rho / impedance * 1.2);
+      slope = slope(p, error, pOld, gOld, slope);
       pOld = p;
       gOld = error;
+      double next = p - error / slope;
       p = next > low && next < high ? next : 0.5 * (low + high);
       if (high - low < 1e-7 * high) {
         break;
       }
     }
-    guess = p;
+    root(p, slope);
     leave(rho, v, p);
   }
 
@@ -151,7 +172,7 @@ public final class PipeEnd {
     if (v * v * rho >= inside.gamma * outer) {
       return false;
     }
-    guess = outer;
+    root(outer, Double.NaN);
     leave(rho, v, outer);
     return true;
   }
@@ -188,17 +209,31 @@ public final class PipeEnd {
     double cp = g * r0 / (g - 1);
     double low = Math.max(stopping, 1e-3 * outer);
     double high = outer;
-    double p = guess > low && guess < high ? guess : 0.5 * (low + high);
+    double p = begin(low, high);
     double scale = TOLERANCE * impedance * inside.area;
     double pOld = low;
     double gOld = Double.NaN;
+    double slope =
+        steepness > 0 ? steepness : inside.area * inside.density / impedance * FIRST_SLOPE;
+    double critical = 2 / (g + 1);
+    double choked = Double.NaN;
+    double perRoot = outer * Math.sqrt(2 * g / (g - 1) / (r0 * t0));
     double rho = inside.density;
     double w = 0;
     for (int i = 0; i < TRIES; i++) {
       w = (p - stopping) / impedance;
       double temperature = Math.max(t0 - w * w / (2 * cp), 0.5 * t0);
       rho = p / (r0 * temperature);
-      double error = rho * w * inside.area - throat * Nozzle.massFlux(outer, t0, r0, g, p);
+      double ratio = p / outer;
+      double tau = Math.pow(ratio, (g - 1) / g);
+      if (tau < critical) {
+        // What passes a throat at the speed of sound does not depend on p.
+        choked = Double.isNaN(choked) ? Nozzle.criticalRatio(g) : choked;
+        tau = critical;
+        ratio = choked;
+      }
+      double flux = tau >= 1 ? 0 : perRoot * ratio / tau * Math.sqrt(1 - tau);
+      double error = rho * w * inside.area - throat * flux;
       if (Math.abs(error) < scale) {
         break;
       }
@@ -207,15 +242,16 @@ public final class PipeEnd {
       } else {
         low = p;
       }
-      double next = secant(p, error, pOld, gOld, inside.area * rho / impedance * 1.2);
+      slope = slope(p, error, pOld, gOld, slope);
       pOld = p;
       gOld = error;
+      double next = p - error / slope;
       p = next > low && next < high ? next : 0.5 * (low + high);
       if (high - low < 1e-7 * high) {
         break;
       }
     }
-    guess = p;
+    root(p, slope);
     double sonicTemperature = 2 * t0 / (g + 1);
     double sonic = Math.sqrt(g * r0 * sonicTemperature);
     if (w > sonic) {
@@ -230,9 +266,25 @@ public final class PipeEnd {
     burnedFlow = mass * y0;
   }
 
-  private static double secant(double p, double error, double pOld, double old, double slope) {
-    double s = Double.isNaN(old) || p == pOld ? slope : (error - old) / (p - pOld);
-    return s == 0 ? Double.NaN : p - error / s;
+  /** Where a search begins: on the line through the last two roots, as far as it may be. */
+  private double begin(double low, double high) {
+    double ahead = 2 * guess - before;
+    if (ahead > low && ahead < high) {
+      return ahead;
+    }
+    return guess > low && guess < high ? guess : 0.5 * (low + high);
+  }
+
+  private void root(double p, double slope) {
+    before = guess;
+    guess = p;
+    steepness = slope;
+  }
+
+  /** Of the error over the pressure, from the last two points; the one given where there is one. */
+  private static double slope(double p, double error, double pOld, double old, double given) {
+    double s = Double.isNaN(old) || p == pOld ? given : (error - old) / (p - pOld);
+    return s == 0 ? Double.NaN : s;
   }
 
   /** Mach number of the gas just inside the pipe, positive outward. */
