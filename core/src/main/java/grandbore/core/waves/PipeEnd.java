@@ -13,9 +13,10 @@ import grandbore.core.gas.WorkingGas;
 public final class PipeEnd {
   /** Of the mass flow at the speed of sound. */
   private static final double TOLERANCE = 1e-6;
+
   private static final int TRIES = 40;
 
-  /** Of the error over the pressure, in what the pipe's own impedance alone would make it. */
+  /** Of the error over the pressure, in what the pipe's own impedance alone makes it. */
   private static final double FIRST_SLOPE = 1.2;
 
   private final WorkingGas gas;
@@ -140,9 +141,7 @@ public final class PipeEnd {
       }
       double rt0 = square * growth;
       double flux =
-          tau >= 1
-              ? 0
-              : throatPressure * Math.sqrt(2 * g / (g - 1) * (1 - tau) / rt0) / tau;
+          tau >= 1 ? 0 : throatPressure * Math.sqrt(2 * g / (g - 1) * (1 - tau) / rt0) / tau;
       double error = rho * v * inside.area - throat * flux;
       if (Math.abs(error) < scale) {
         break;
