@@ -43,9 +43,9 @@ public final class JobSheet {
           "<span class=box></span>",
           text(part(build, l)),
           text(l.operation().title() + (l.words().isBlank() ? "" : ": " + l.words())),
-          right(shown(build, l, l.from())),
-          right(shown(build, l, l.to())),
-          right(shown(build, l, l.tolerance())),
+          right(l.shown(l.from(), build.units())),
+          right(l.shown(l.to(), build.units())),
+          right(l.toleranceShown(build.units())),
           text(l.why()),
           right(l.price() > 0 ? money(l.price()) : ""));
     }
@@ -96,10 +96,6 @@ public final class JobSheet {
     return l.isRead() && l.place() > 0
         ? "%s: %s".formatted(l.part().title(), l.reading().at(l.place(), l.side()))
         : l.part().at(1, build.combination().bottomEnd());
-  }
-
-  private static String shown(Build build, OrderLine l, double si) {
-    return l.isRead() && !Double.isNaN(si) ? l.reading().quantity().show(si, build.units()) : "";
   }
 
   /** A sum in the shop's currency. */

@@ -1,7 +1,9 @@
 package grandbore.desktop;
 
 import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.OwnKind;
 import grandbore.core.combination.Specs;
+import grandbore.desktop.bench.OwnView;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.Places;
 import grandbore.desktop.controls.ViewName;
@@ -83,6 +85,14 @@ final class Guide implements Places {
     press(page, "#bench-readings");
     press(page, "#group-" + m.group().name().toLowerCase(Locale.ROOT));
     press(page, "#measure-" + m.name().toLowerCase(Locale.ROOT));
+  }
+
+  /** Goes to where a kind of the shop's own is read; its first place waits for a number. */
+  void toOwn(OwnKind kind) {
+    toView(Station.CLEARANCES, ViewName.BENCH_OWN);
+    if (pages.apply(Station.CLEARANCES).lookup("#own-view") instanceof OwnView own) {
+      own.read(kind);
+    }
   }
 
   /** Goes to a view of a station. */

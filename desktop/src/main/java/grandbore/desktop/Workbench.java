@@ -124,6 +124,7 @@ final class Workbench implements AutoCloseable {
             commands,
             guide::toInput,
             guide::toReading,
+            guide::toOwn,
             rail::choose,
             guide::toView,
             sheets::help);

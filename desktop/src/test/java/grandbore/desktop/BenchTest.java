@@ -27,6 +27,7 @@ import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
@@ -149,6 +150,22 @@ abstract class BenchTest {
     robot.interact(() -> robot.lookup(id).<TextField>query().requestFocus());
     robot.press(KeyCode.CONTROL, KeyCode.A).release(KeyCode.A, KeyCode.CONTROL);
     robot.write(words).type(KeyCode.ENTER);
+    Pulse.await();
+  }
+
+  /** What has the cursor. */
+  String focused() {
+    return bench.scene().getFocusOwner().getId();
+  }
+
+  /** Finds something by its words and goes there. */
+  void find(String words) {
+    robot.press(KeyCode.CONTROL, KeyCode.K).release(KeyCode.K, KeyCode.CONTROL);
+    until("the field waits", () -> isShown("#find-text") && "find-text".equals(focused()));
+    robot.write(words);
+    until("found", () -> !robot.lookup("#find-list").<ListView<?>>query().getItems().isEmpty());
+    robot.type(KeyCode.ENTER);
+    until("gone", () -> !isShown("#find-text"));
     Pulse.await();
   }
 

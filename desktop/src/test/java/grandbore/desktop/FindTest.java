@@ -77,20 +77,6 @@ class FindTest extends BenchTest {
     assertThat(text("#foot")).contains("no such part");
   }
 
-  private String focused() {
-    return bench.scene().getFocusOwner().getId();
-  }
-
-  private void find(String words) {
-    robot.press(KeyCode.CONTROL, KeyCode.K).release(KeyCode.K, KeyCode.CONTROL);
-    until("the field waits", () -> isShown("#find-text") && "find-text".equals(focused()));
-    robot.write(words);
-    until("found", () -> !robot.lookup("#find-list").<ListView<?>>query().getItems().isEmpty());
-    robot.type(KeyCode.ENTER);
-    until("gone", () -> !isShown("#find-text"));
-    Pulse.await();
-  }
-
   /** Every input of an engine that has all parts is gone to. */
   @Test
   void everyInputOfAFullEngineIsReached() {

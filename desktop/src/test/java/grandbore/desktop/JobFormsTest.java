@@ -14,6 +14,7 @@ import java.nio.file.Files;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.List;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.TableView;
@@ -71,8 +72,10 @@ class JobFormsTest extends JobBench {
     write("#step-not-before", "+20");
     pick("#step-after", "Crank, rods and pistons in");
     pick("#step-parts", "Tappets");
+    pick("#step-own", "Wall thickness by sound");
     press("#step-keep");
     until("it is kept", () -> job().step(id).orElseThrow().hours() == 1.5);
+    until("it asks", () -> text("#step-waits").contains("to be read: Wall thickness by sound"));
     var step = job().step(id).orElseThrow();
     assertThat(step.title()).isEqualTo("Link bar clear of the block");
     assertThat(step.after()).containsExactly("bottom");
@@ -200,11 +203,13 @@ class JobFormsTest extends JobBench {
     until("the sum", () -> text("#money-sum").startsWith("Spent"));
     String sum = text("#money-sum");
     write("#plan-hour", "60");
+    write("#plan-tags", "race, , spring");
     write("#plan-wanted", "+40");
     toggle("#plan-" + DayOfWeek.SATURDAY);
     press("#plan-keep");
     until("dearer", () -> !text("#money-sum").equals(sum));
     assertThat(job().plan().hourPrice()).isEqualTo(60);
+    assertThat(job().plan().tags()).containsExactly("race", "spring");
     assertThat(job().plan().days().on()).contains(DayOfWeek.SATURDAY);
     write("#plan-hours", "90");
     press("#plan-keep");
@@ -240,6 +245,13 @@ class JobFormsTest extends JobBench {
         .anyMatch(w -> w.contains("of 27 steps done"))
         .anyMatch(w -> w.startsWith("waits: Rod shells, promised for"))
         .anyMatch(w -> w.contains("spent") && w.endsWith("of 9,500"));
+    // Found by a tag and by the customer, as by its name.
+    for (var said : List.of("winter", "car 8", "hill-climb v8")) {
+      write("#builds-find", said);
+      assertThat(robot.lookup("#builds-table").<TableView<?>>query().getItems())
+          .as(said)
+          .hasSize(1);
+    }
     press("#today-1");
     until("on the bench", () -> bench.session().id() == 1);
   }

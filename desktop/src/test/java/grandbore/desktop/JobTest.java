@@ -314,6 +314,10 @@ class JobTest extends JobBench {
         .anyMatch(w -> w.contains("Link bar to block is 25.400 mm; allowed"));
     type("#own-read-1-0", "0.080");
     until("it is kept", () -> text("#own-value-1-0").startsWith("0.0800 in"));
+    // Found like any other reading; the first place that nobody has read waits.
+    robot.interact(() -> bench.rail().choose(Station.BRIEF));
+    find("link bar to bl");
+    until("the next place", () -> "own-read-2-0".equals(focused()));
     robot.interact(() -> bench.session().open(2));
     until(
         "the other build has it",

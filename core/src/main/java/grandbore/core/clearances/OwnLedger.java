@@ -83,6 +83,11 @@ public final class OwnLedger {
     return all;
   }
 
+  /** Whether every point of every place of a kind has been read. */
+  public boolean isRead(OwnKind k) {
+    return over(k).size() == places(k) * k.times();
+  }
+
   /** How a value stands to its kind's band, where it has one. */
   public Optional<Band.Verdict> verdict(Value v) {
     return v.kind().band(bottom.bore().si()).map(b -> b.judge(v.value()));

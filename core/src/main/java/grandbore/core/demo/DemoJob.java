@@ -62,7 +62,13 @@ public final class DemoJob {
   public static Job on(LocalDate today) {
     var demo = new DemoJob(today);
     return new Job(
-        new JobPlan("Hill-climb club, car 8", "block 0417", 48, today.plusDays(21), days()),
+        new JobPlan(
+            "Hill-climb club, car 8",
+            List.of("race", "winter"),
+            "block 0417",
+            48,
+            today.plusDays(21),
+            days()),
         demo.items(),
         demo.orders(),
         demo.steps(),

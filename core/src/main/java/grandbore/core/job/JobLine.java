@@ -5,6 +5,7 @@ import grandbore.core.combination.BottomEnd;
 import grandbore.core.job.route.Step;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * A job in the list of all jobs: what is shown of it without its steps being read.
@@ -16,6 +17,8 @@ import java.util.List;
  * @param dyno first day on it, {@code null} where no route leads there
  * @param wanted the day agreed on, {@code null} for none
  * @param done steps of all {@code steps}
+ * @param customer whose it is, as the shop calls them; may be empty
+ * @param tags words by which the shop finds it
  * @param outline of the engine
  */
 public record JobLine(
@@ -30,6 +33,8 @@ public record JobLine(
     double spent,
     double committed,
     double budget,
+    String customer,
+    List<String> tags,
     Outline outline) {
   private static final int FEW = 5;
 
@@ -65,11 +70,21 @@ public record JobLine(
   public JobLine {
     now = List.copyOf(now);
     due = List.copyOf(due);
+    // A line of before they were kept says nothing of them.
+    customer = customer == null ? "" : customer;
+    tags = tags == null ? List.of() : List.copyOf(tags);
+  }
+
+  /** Whether its customer or a tag holds words, which are in small letters. */
+  public boolean answersTo(String words) {
+    return customer.toLowerCase(Locale.ROOT).contains(words)
+        || tags.stream().anyMatch(t -> t.toLowerCase(Locale.ROOT).contains(words));
   }
 
   /** Of a build that has no route yet. */
   public static JobLine begun(Build build) {
-    return new JobLine("", List.of(), List.of(), "", null, null, 0, 0, 0, 0, 0, Outline.of(build));
+    return new JobLine(
+        "", List.of(), List.of(), "", null, null, 0, 0, 0, 0, 0, "", List.of(), Outline.of(build));
   }
 
   /** Of a job as it stands. */
@@ -93,6 +108,8 @@ public record JobLine(
         money.spent(),
         money.committed(),
         build.combination().brief().budget().si(),
+        job.plan().customer(),
+        job.plan().tags(),
         Outline.of(build));
   }
 }

@@ -137,8 +137,10 @@ public enum Quantity {
     if (!Double.isFinite(si)) {
       return "not a number";
     }
-    double shown = unit(system).fromSi(si) + 0.0;
-    int digits = digits(system);
+    return number(unit(system).fromSi(si) + 0.0, digits(system));
+  }
+
+  private static String number(double shown, int digits) {
     if (digits < 0) {
       double step = Math.pow(10, -digits);
       return String.format(java.util.Locale.ROOT, "%.0f", step * Math.rint(shown / step));
@@ -148,8 +150,23 @@ public enum Quantity {
 
   /** Number and unit as shown. */
   public String show(double si, UnitSystem system) {
+    return withUnit(number(si, system), system);
+  }
+
+  /**
+   * Number and unit of a tolerance: with a digit more than a value has where its own would hide
+   * over a twentieth of it.
+   */
+  public String showTolerance(double si, UnitSystem system) {
+    double shown = unit(system).fromSi(si);
+    int digits = digits(system);
+    double step = Math.pow(10, -digits);
+    boolean hidden = Math.abs(step * Math.rint(shown / step) - shown) > 0.05 * Math.abs(shown);
+    return withUnit(number(shown, hidden ? digits + 1 : digits), system);
+  }
+
+  private String withUnit(String number, UnitSystem system) {
     String symbol = unit(system).symbol();
-    String number = number(si, system);
     return switch (symbol) {
       case "" -> number;
       case "deg" -> number + "°";

@@ -20,7 +20,7 @@ final class GasField {
   /** Faces keep at least this share of their cell's density and pressure. */
   private static final double FLOOR = 0.05;
 
-  /** Slopes over an end cell beyond this share of its own value are dropped. */
+  /** Slopes over an end cell fade from this share of its own value on, and are gone at twice it. */
   private static final double STEEP = 0.9;
 
   private static final double TRACE = 1e-10;
@@ -307,7 +307,6 @@ final class GasField {
     double stepU = velocity[start + 1] - u;
     double stepP = pressure[start + 1] - p;
     double stepY = burned[start + 1] - y;
-    boolean steep = isSteep(stepRho, rho, stepP, p);
     boolean sides = hasSides;
     for (int i = start; i < end; i++) {
       boolean last = i == end - 1;
@@ -320,11 +319,11 @@ final class GasField {
       double dp;
       double dy;
       if (last || i == start) {
-        steep = isSteep(stepRho, rho, stepP, p);
-        dRho = steep ? 0 : stepRho;
-        du = steep ? 0 : stepU;
-        dp = steep ? 0 : stepP;
-        dy = steep ? 0 : stepY;
+        double kept = kept(stepRho, rho, stepP, p);
+        dRho = kept * stepRho;
+        du = kept * stepU;
+        dp = kept * stepP;
+        dy = kept * stepY;
       } else {
         dRho = limited(stepRho, rhoNext - rho);
         du = limited(stepU, uNext - u);
@@ -369,8 +368,10 @@ final class GasField {
     }
   }
 
-  private static boolean isSteep(double stepRho, double rho, double stepP, double p) {
-    return Math.abs(stepRho) > STEEP * rho || Math.abs(stepP) > STEEP * p;
+  /** How much of an end cell's slopes stands: an end that switched would chatter. */
+  private static double kept(double stepRho, double rho, double stepP, double p) {
+    double steepest = Math.max(Math.abs(stepRho) / rho, Math.abs(stepP) / p);
+    return Math.clamp(2 - steepest / STEEP, 0, 1);
   }
 
   private static double atLeast(double least, double value) {

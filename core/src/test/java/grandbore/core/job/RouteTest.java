@@ -262,7 +262,7 @@ class RouteTest {
               .in(ItemState.values()[random.nextInt(8)]));
     }
     var order = back(Operation.MILL_HEAD, THEN).forStep("heads");
-    var plan = new JobPlan("", "", 60, null, JobPlan.NONE.days());
+    var plan = new JobPlan("", List.of(), "", 60, null, JobPlan.NONE.days());
     var steps =
         List.of(
             Step.of("heads", "Heads", Stage.MACHINE, 2).away("Valley", 5, 999),

@@ -27,7 +27,7 @@ import javafx.scene.layout.VBox;
  * The shop's own kinds of reading: a place is typed and kept, the next one waits, each is judged by
  * its band, and the last can be taken back.
  */
-final class OwnView extends VBox {
+public final class OwnView extends VBox {
   private final Session session;
   private final FlowPane kinds = new FlowPane(6, 6);
   private final GridPane grid = new GridPane();
@@ -62,6 +62,21 @@ final class OwnView extends VBox {
     selected = key;
     refusal.clear();
     refresh();
+  }
+
+  /** Shows a kind; the cursor is in its first place that nobody has read. */
+  public void read(OwnKind kind) {
+    choose(kind.key());
+    var ledger = ledger();
+    for (int place = 1; place <= ledger.places(kind); place++) {
+      for (int point = 0; point < kind.times(); point++) {
+        if (ledger.at(kind, place, point).isEmpty()
+            && lookup("#own-read-%d-%d".formatted(place, point)) instanceof TextField field) {
+          field.requestFocus();
+          return;
+        }
+      }
+    }
   }
 
   private void refresh() {

@@ -41,7 +41,7 @@ final class RuleRow extends VBox {
     bands.getStyleClass().add("soft");
     least.setPromptText("least");
     least.setId("rule-least");
-    most.setPromptText("most, if any");
+    most.setPromptText("most");
     most.setId("rule-most");
     said.setPromptText("maker and sheet");
     said.setId("rule-said");
@@ -49,7 +49,7 @@ final class RuleRow extends VBox {
     most.setAccessibleText("most of the band, if any");
     said.setAccessibleText("maker and sheet");
     least.setPrefColumnCount(5);
-    most.setPrefColumnCount(7);
+    most.setPrefColumnCount(5);
     said.setPrefColumnCount(12);
     said.getStyleClass().add("words");
     unit.getStyleClass().add("unit");

@@ -63,7 +63,8 @@ public final class BuildsPage extends VBox {
   private final ObservableList<Summary> all = FXCollections.observableArrayList();
   private final FilteredList<Summary> found = new FilteredList<>(all);
   private final TableView<Summary> table = new TableView<>();
-  private final TextField find = Page.words("builds-find", "find by name or layout", 24);
+  private final TextField find =
+      Page.words("builds-find", "find by name, layout, customer or tag", 24);
   private final ComboBox<Listed> shelf = new ComboBox<>();
   private final HomePane home;
   private final Label says = new Label();
@@ -133,9 +134,11 @@ public final class BuildsPage extends VBox {
     actions.setAlignment(Pos.CENTER_LEFT);
     var line = new HBox(8, says, undo);
     line.setAlignment(Pos.CENTER_LEFT);
+    // The cards are as high as they are, the list takes what is left of the room.
     table.setPrefHeight(230);
-    table.setMinHeight(120);
-    VBox.setVgrow(home, Priority.ALWAYS);
+    table.setMinHeight(190);
+    VBox.setVgrow(table, Priority.ALWAYS);
+    VBox.setVgrow(home, Priority.SOMETIMES);
     getChildren().addAll(title, head, home, table, actions, notes(), line);
     name.setOnAction(
         e -> {
@@ -267,7 +270,8 @@ public final class BuildsPage extends VBox {
         s ->
             s.place() == shelf.getValue().place
                 && (s.name().toLowerCase(Locale.ROOT).contains(wanted)
-                    || s.layout().toLowerCase(Locale.ROOT).contains(wanted)));
+                    || s.layout().toLowerCase(Locale.ROOT).contains(wanted)
+                    || s.line().filter(l -> l.answersTo(wanted)).isPresent()));
     first();
   }
 

@@ -15,6 +15,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -51,7 +53,9 @@ final class HomePane extends VBox {
     var scroll = new ScrollPane(inside);
     scroll.setFitToWidth(true);
     scroll.getStyleClass().add("flat-scroll");
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    scroll.setMinHeight(0);
+    scroll.prefViewportHeightProperty().bind(inside.heightProperty());
+    setMaxHeight(USE_PREF_SIZE);
     getChildren().add(scroll);
     var builds = session.books().buildsProperty();
     WhenSeen.refresh(
@@ -133,6 +137,7 @@ final class HomePane extends VBox {
     line(
         words, "%s, %s".formatted(s.layout(), Quantity.DISPLACEMENT.show(s.displacement(), units)));
     var line = s.line();
+    line.map(HomePane::whose).filter(w -> !w.isEmpty()).ifPresent(w -> line(words, w));
     line.filter(l -> l.steps() > 0).ifPresent(l -> job(words, l, now));
     if (s.power() > 0) {
       line(
@@ -159,6 +164,13 @@ final class HomePane extends VBox {
     card.setPrefWidth(WIDE * look.text());
     card.getStyleClass().addAll("drawing", "home-card");
     return card;
+  }
+
+  /** Whose it is, and the words by which the shop finds it. */
+  private static String whose(JobLine l) {
+    return Stream.concat(Stream.of(l.customer()), l.tags().stream())
+        .filter(w -> !w.isEmpty())
+        .collect(Collectors.joining(" · "));
   }
 
   private static void job(VBox words, JobLine l, LocalDate now) {

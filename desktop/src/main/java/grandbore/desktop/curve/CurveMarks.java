@@ -36,6 +36,9 @@ final class CurveMarks {
 
   private static final double BELOW = 0.085;
 
+  /** So far from every line words stand clear, a share of the axis. */
+  private static final double ENOUGH = 0.015;
+
   /** The height of letters and the width of one, shares of the plot's, at its usual size. */
   private static final double LETTERS_HIGH = 0.05;
 
@@ -148,38 +151,71 @@ final class CurveMarks {
 
   private void peaks(Curve curve) {
     var p = look.palette();
-    curve
-        .peakTorque()
-        .ifPresent(
-            at -> {
-              // Under its curve where the power passes just above.
-              double high = scale.torque.applyAsDouble(at.torque());
-              double gap =
-                  scale.power.applyAsDouble(at.power()) / scale.powerTop - high / scale.torqueTop;
-              peak(at.rpm(), high, high / scale.torqueTop, gap > 0 && gap < 0.2, p.dye());
-            });
+    var lines = List.of(line("", curve, scale::torqueShare), line("", curve, scale::powerShare));
+    // The greater share first: it has the room above it.
     curve
         .peakPower()
         .ifPresent(
-            at -> {
-              double high = scale.power.applyAsDouble(at.power());
-              peak(at.rpm(), high, high / scale.powerTop, false, p.power());
-            });
+            at ->
+                peak(
+                    at.rpm(),
+                    scale.power.applyAsDouble(at.power()),
+                    scale.powerTop,
+                    lines,
+                    p.power()));
+    curve
+        .peakTorque()
+        .ifPresent(
+            at ->
+                peak(
+                    at.rpm(),
+                    scale.torque.applyAsDouble(at.torque()),
+                    scale.torqueTop,
+                    lines,
+                    p.dye()));
   }
 
-  /** Names a peak; the label stands off it by a share of the axis. */
+  /** Names a peak, over it or under it, where the words stand clear of the lines. */
   private void peak(
-      double rpm, double value, double share, boolean under, javafx.scene.paint.Color color) {
+      double rpm, double value, double top, List<Line> lines, javafx.scene.paint.Color color) {
+    double share = value / top;
     String words = String.format(Locale.US, "%.0f at %,.0f", value, 10 * Math.rint(rpm / 10));
-    double at = share + (under ? -BELOW : ABOVE);
-    var a = text(words, rpm, at, color);
+    double wide = wide(words);
+    double left = rpm;
+    double low = share;
+    double most = Double.NEGATIVE_INFINITY;
+    for (double back : new double[] {0.5, 0.9, 0.1}) {
+      double x = Math.clamp(rpm - back * wide, scale.from, Math.max(scale.from, scale.to - wide));
+      for (double y : new double[] {share + ABOVE, share - BELOW, share + ABOVE + LETTERS_HIGH}) {
+        // Of places that are as clear, the first.
+        double clear = isFree(x, wide, y) ? Math.min(ENOUGH, clearance(lines, x, wide, y)) : -1;
+        if (clear > most + 1e-9) {
+          most = clear;
+          left = x;
+          low = y;
+        }
+      }
+    }
+    var a = text(words, left + wide / 2, low, color);
     a.setFont(ChartDress.words(look, LARGE).deriveFont(Font.BOLD));
     a.setBackgroundPaint(Palette.awt(look.palette().panel()));
-    boolean right = rpm > scale.from + 0.75 * (scale.to - scale.from);
-    a.setTextAnchor(right ? TextAnchor.BOTTOM_RIGHT : TextAnchor.BOTTOM_CENTER);
+    a.setTextAnchor(TextAnchor.BOTTOM_CENTER);
     add(a);
-    double wide = wide(words);
-    keepClear(right ? rpm - wide : rpm - wide / 2, wide, at);
+    keepClear(left, wide, low);
+  }
+
+  /** How far words stay from lines, a share of the height; nought where one runs through them. */
+  private static double clearance(List<Line> lines, double left, double wide, double low) {
+    double least = Double.MAX_VALUE;
+    for (var line : lines) {
+      for (int k = 0; k <= 16; k++) {
+        double y = line.at(left + k / 16.0 * wide);
+        if (Double.isFinite(y)) {
+          least = Math.min(least, Math.max(0, Math.max(low - y, y - low - LETTERS_HIGH)));
+        }
+      }
+    }
+    return least;
   }
 
   private double wide(String words) {

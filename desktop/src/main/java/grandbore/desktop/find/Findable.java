@@ -1,6 +1,8 @@
 package grandbore.desktop.find;
 
 import grandbore.core.clearances.Measurement;
+import grandbore.core.clearances.OwnKind;
+import grandbore.core.clearances.OwnLedger;
 import grandbore.core.combination.Specs;
 import grandbore.core.working.Figure;
 import grandbore.desktop.controls.InputField;
@@ -20,6 +22,7 @@ public final class Findable {
   private final List<Command> commands;
   private final Consumer<String> toInput;
   private final Consumer<Measurement> toReading;
+  private final Consumer<OwnKind> toOwn;
   private final Consumer<Station> toStation;
   private final BiConsumer<Station, ViewName> toView;
   private final BiConsumer<HelpPage, String> toHelp;
@@ -27,6 +30,7 @@ public final class Findable {
   /**
    * @param toInput goes to an input, by its path
    * @param toReading goes to where a measurement is read
+   * @param toOwn goes to where a kind of the shop's own is read
    * @param toStation goes to a station
    * @param toView goes to a view of a station
    * @param toHelp opens a page of the guide at one of its parts
@@ -36,6 +40,7 @@ public final class Findable {
       List<Command> commands,
       Consumer<String> toInput,
       Consumer<Measurement> toReading,
+      Consumer<OwnKind> toOwn,
       Consumer<Station> toStation,
       BiConsumer<Station, ViewName> toView,
       BiConsumer<HelpPage, String> toHelp) {
@@ -43,6 +48,7 @@ public final class Findable {
     this.commands = commands;
     this.toInput = toInput;
     this.toReading = toReading;
+    this.toOwn = toOwn;
     this.toStation = toStation;
     this.toView = toView;
     this.toHelp = toHelp;
@@ -91,6 +97,17 @@ public final class Findable {
               "%d of %d read".formatted(ledger.filled(m), ledger.wanted(m)),
               "",
               () -> toReading.accept(m)));
+    }
+    var own = new OwnLedger(c, session.bench().notes());
+    for (var k : own.kinds()) {
+      all.add(
+          new Target(
+              Kind.READING,
+              k.label(),
+              "Clearances, own",
+              "%d of %d read".formatted(own.over(k).size(), own.places(k) * k.times()),
+              "",
+              () -> toOwn.accept(k)));
     }
     for (var s : Station.values()) {
       all.add(new Target(Kind.VIEW, s.title(), "station", "", "", () -> toStation.accept(s)));

@@ -6,6 +6,9 @@ import grandbore.core.build.Build;
 import grandbore.core.clearances.Kept;
 import grandbore.core.clearances.Note;
 import grandbore.core.clearances.OnJob;
+import grandbore.core.clearances.OwnKind;
+import grandbore.core.clearances.OwnLedger;
+import grandbore.core.clearances.OwnReading;
 import grandbore.core.clearances.Readings;
 import grandbore.core.job.Job;
 import grandbore.core.job.JobLine;
@@ -33,12 +36,14 @@ public final class JobState {
    * A job with its dates.
    *
    * @param build that it is of
+   * @param own what the shop's own kinds of reading come to
    * @param options the ways to go on, each with its day
    */
   public record Planned(
       JobBook book,
       Build build,
       Readings readings,
+      OwnLedger own,
       Route route,
       Money money,
       List<OptionDate> options) {
@@ -52,6 +57,7 @@ public final class JobState {
           book,
           build,
           readings,
+          new OwnLedger(build.combination(), notes),
           new Route(book.job(), build, readings, today),
           Money.of(book.job(), build.combination().bottomEnd()),
           OptionDate.of(book.job(), build, readings, today));
@@ -80,8 +86,12 @@ public final class JobState {
     session.benchProperty().subscribe(b -> refresh());
   }
 
+  private static boolean isOfJob(Note n) {
+    return n instanceof OnJob || n instanceof OwnKind || n instanceof OwnReading;
+  }
+
   private void refresh() {
-    var now = session.bench().notes().stream().filter(k -> k.note() instanceof OnJob).toList();
+    var now = session.bench().notes().stream().filter(k -> isOfJob(k.note())).toList();
     boolean same =
         of == session.id()
             && now.equals(notes)

@@ -17,6 +17,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.DayOfWeek;
 import java.time.format.TextStyle;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -35,6 +36,7 @@ public final class MoneyView extends VBox {
   private final Label per = Page.hint("");
   private final VBox tables = new VBox(10);
   private final TextField customer = Fields.field("plan-customer", "as the shop calls them", 20);
+  private final TextField tags = Fields.field("plan-tags", "race, spring", 14);
   private final TextField serial = Fields.field("plan-serial", "cast or stamped", 16);
   private final TextField hour = Fields.field("plan-hour", "0", 6);
   private final TextField wanted = Fields.field("plan-wanted", "day, or +10", 11);
@@ -67,6 +69,7 @@ public final class MoneyView extends VBox {
             "What is agreed on",
             Page.row(
                 Page.named("customer", customer),
+                Page.named("tags, with commas", tags),
                 Page.named("numbers on the engine", serial),
                 Page.named("budget", new InputField(state.session(), "brief.budget"))),
             Page.row(
@@ -88,6 +91,10 @@ public final class MoneyView extends VBox {
     }
     return new JobPlan(
         customer.getText().strip(),
+        Arrays.stream(tags.getText().split(",", -1))
+            .map(String::strip)
+            .filter(t -> !t.isEmpty())
+            .toList(),
         serial.getText().strip(),
         Fields.number("Price of an hour", hour),
         Fields.day("On the dyno by", wanted, state.today()),
@@ -120,6 +127,7 @@ public final class MoneyView extends VBox {
     var plan = planned.job().plan();
     if (!isTyping()) {
       customer.setText(plan.customer());
+      tags.setText(String.join(", ", plan.tags()));
       serial.setText(plan.serial());
       hour.setText(Fields.plain(plan.hourPrice()));
       wanted.setText(Fields.plain(plan.wanted()));
@@ -132,7 +140,8 @@ public final class MoneyView extends VBox {
   }
 
   private boolean isTyping() {
-    return List.of(customer, serial, hour, wanted, hours).stream().anyMatch(TextField::isFocused);
+    return List.of(customer, tags, serial, hour, wanted, hours).stream()
+        .anyMatch(TextField::isFocused);
   }
 
   private void per(Money money, JobState.Planned planned) {

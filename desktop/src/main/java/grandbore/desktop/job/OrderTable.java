@@ -3,6 +3,7 @@ package grandbore.desktop.job;
 import grandbore.core.asked.Answer;
 import grandbore.core.job.orders.OrderLine;
 import grandbore.core.job.orders.WorkOrder;
+import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.AnswerTable;
 import java.util.List;
 import javafx.scene.layout.VBox;
@@ -33,15 +34,13 @@ final class OrderTable extends VBox {
         l.isRead()
             ? l.reading().at(l.place(), l.side())
             : l.part().title().toLowerCase(java.util.Locale.ROOT),
-        shown(l, l.from()),
-        shown(l, l.to()),
-        shown(l, l.tolerance()),
+        l.shown(l.from(), units()),
+        l.shown(l.to(), units()),
+        l.toleranceShown(units()),
         l.price() > 0 ? "%,.0f".formatted(l.price()) : "");
   }
 
-  private String shown(OrderLine l, double si) {
-    return l.isRead() && !Double.isNaN(si)
-        ? l.reading().quantity().show(si, state.session().build().units())
-        : "";
+  private UnitSystem units() {
+    return state.session().build().units();
   }
 }

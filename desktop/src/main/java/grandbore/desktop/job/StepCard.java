@@ -3,6 +3,8 @@ package grandbore.desktop.job;
 import grandbore.book.JobJson;
 import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.OnJob;
+import grandbore.core.clearances.OwnKind;
+import grandbore.core.clearances.OwnLedger;
 import grandbore.core.job.Route;
 import grandbore.core.job.facts.Fact;
 import grandbore.core.job.facts.Operation;
@@ -17,6 +19,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -45,6 +49,7 @@ final class StepCard extends VBox {
       new Fields.Several<>("step-parts", EnginePart::title);
   private final Fields.Several<Measurement> readings =
       new Fields.Several<>("step-readings", Measurement::label);
+  private final Fields.Several<OwnKind> own = new Fields.Several<>("step-own", OwnKind::label);
   private final Fields.Several<Fact> proves = new Fields.Several<>("step-proves", Fact::title);
   private final Fields.Several<Operation> does =
       new Fields.Several<>("step-does", Operation::title);
@@ -86,6 +91,7 @@ final class StepCard extends VBox {
                 Page.named("after", after),
                 Page.named("needs parts", parts),
                 Page.named("takes readings", readings),
+                Page.named("own readings", own),
                 Page.named("proves", proves),
                 Page.named("does to parts", does)),
             Page.row(Page.named("check", check), Page.named("places", places), add),
@@ -129,6 +135,8 @@ final class StepCard extends VBox {
     after.offer(others, others.stream().filter(s -> shown.after().contains(s.id())).toList());
     parts.offer(List.of(EnginePart.values()), shown.parts());
     readings.offer(List.of(Measurement.values()), shown.readings());
+    var kinds = own().kinds();
+    own.offer(kinds, kinds.stream().filter(k -> shown.own().contains(k.key())).toList());
     proves.offer(List.of(Fact.values()), shown.proves());
     does.offer(List.of(Operation.values()), shown.does());
   }
@@ -152,17 +160,31 @@ final class StepCard extends VBox {
           "proves "
               + String.join(", ", p.step().proves().stream().sorted().map(Fact::title).toList()));
     }
-    var missing =
-        p.step().readings().stream()
-            .filter(m -> !state.plannedProperty().get().route().proved().isRead(m))
-            .map(m -> m.label().toLowerCase(Locale.ROOT))
-            .sorted()
-            .toList();
+    var missing = missing(p.step());
     if (p.state() != Route.State.DONE && !missing.isEmpty()) {
       words.add("to be read: " + String.join(", ", missing));
     }
     String line = String.join("; ", words);
     return p.waits().isEmpty() ? line : line + "\n" + String.join("\n", p.waits());
+  }
+
+  private OwnLedger own() {
+    return state.plannedProperty().get().own();
+  }
+
+  /** What a step takes and nobody has read everywhere yet. */
+  private List<String> missing(Step step) {
+    var proved = state.plannedProperty().get().route().proved();
+    var ledger = own();
+    return Stream.concat(
+            step.readings().stream()
+                .filter(m -> !proved.isRead(m))
+                .map(m -> m.label().toLowerCase(Locale.ROOT)),
+            ledger.kinds().stream()
+                .filter(k -> step.own().contains(k.key()) && !ledger.isRead(k))
+                .map(OwnKind::label))
+        .sorted()
+        .toList();
   }
 
   private void checks() {
@@ -198,6 +220,7 @@ final class StepCard extends VBox {
     values.put("after", after.chosen().stream().map(Step::id).sorted().toList());
     values.put("parts", parts.chosen());
     values.put("readings", readings.chosen());
+    values.put("own", own.chosen().stream().map(OwnKind::key).collect(Collectors.toSet()));
     values.put("proves", proves.chosen());
     values.put("does", does.chosen());
     return shown.with(values);

@@ -101,7 +101,7 @@ final class OneSpeed extends VBox {
                 "one cycle",
                 closed(shown.in(shown.volume(), trace.of(Kind.CYLINDER_VOLUME))),
                 closed(shown.in(high, trace.of(Kind.CYLINDER_PRESSURE))))));
-    String[] names = {"at the plenum", "half way", "at the valve"};
+    String[] names = {"outer end", "half way", "valve"};
     var lines = new java.util.ArrayList<Line>();
     for (int k = 0; k < PLACES.length; k++) {
       lines.add(new Line(names[k], angles, shown.in(p, along(trace.intakeWave(), PLACES[k]))));

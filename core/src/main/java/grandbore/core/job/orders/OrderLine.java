@@ -5,6 +5,7 @@ import grandbore.core.clearances.Reading;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.job.facts.Operation;
 import grandbore.core.job.parts.EnginePart;
+import grandbore.core.units.UnitSystem;
 
 /**
  * One thing that is to be done.
@@ -81,5 +82,15 @@ public record OrderLine(
   /** Whether something is read before and after. */
   public boolean isRead() {
     return reading != null;
+  }
+
+  /** One of its numbers in words; empty where nothing is read by it, or the number is not said. */
+  public String shown(double si, UnitSystem units) {
+    return isRead() && !Double.isNaN(si) ? reading.quantity().show(si, units) : "";
+  }
+
+  /** Its tolerance in words; empty where nothing is read by it. */
+  public String toleranceShown(UnitSystem units) {
+    return isRead() ? reading.quantity().showTolerance(tolerance, units) : "";
   }
 }

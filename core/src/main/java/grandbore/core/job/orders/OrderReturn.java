@@ -145,7 +145,7 @@ public final class OrderReturn {
                   .formatted(
                       Double.isNaN(l.from()) ? "not measured" : q.show(l.from(), units),
                       q.show(l.to(), units),
-                      q.show(l.tolerance(), units)),
+                      q.showTolerance(l.tolerance(), units)),
               Double.NaN));
     }
     ratio().ifPresent(all::add);

@@ -26,6 +26,7 @@ import java.util.Set;
  * @param after steps that have to be done before
  * @param parts that have to be there
  * @param readings that have to be taken, at every place, for it to be done
+ * @param own kinds of reading of the shop's own that have to be taken, by their keys
  * @param proves what is proved by it
  * @param does what it does to parts in the shop itself
  * @param notBefore a day before which it can't begin, {@code null} for none
@@ -42,6 +43,7 @@ public record Step(
     List<String> after,
     Set<EnginePart> parts,
     Set<Measurement> readings,
+    Set<String> own,
     Set<Fact> proves,
     Set<Operation> does,
     List<StepCheck> checks,
@@ -75,6 +77,8 @@ public record Step(
     after = List.copyOf(after);
     parts = Set.copyOf(parts);
     readings = Set.copyOf(readings);
+    // Routes of before the shop had readings of its own say nothing of them.
+    own = own == null ? Set.of() : Set.copyOf(own);
     proves = Set.copyOf(proves);
     does = Set.copyOf(does);
     checks = List.copyOf(checks);
@@ -84,7 +88,7 @@ public record Step(
   public static Step of(String id, String title, Stage stage, double hours) {
     return new Step(
         id, title, stage, "", hours, 0, 0, List.of(), Set.of(), Set.of(), Set.of(), Set.of(),
-        List.of(), false, null, null);
+        Set.of(), List.of(), false, null, null);
   }
 
   private Step with(String component, Object value) {
