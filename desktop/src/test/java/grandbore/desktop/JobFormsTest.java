@@ -72,10 +72,12 @@ class JobFormsTest extends JobBench {
     write("#step-not-before", "+20");
     pick("#step-after", "Crank, rods and pistons in");
     pick("#step-parts", "Tappets");
+    pick("#step-own", "Rear seal proud");
+    // Read everywhere: it is not asked for.
     pick("#step-own", "Wall thickness by sound");
     press("#step-keep");
     until("it is kept", () -> job().step(id).orElseThrow().hours() == 1.5);
-    until("it asks", () -> text("#step-waits").contains("to be read: Wall thickness by sound"));
+    until("it asks", () -> text("#step-waits").contains("to be read: Rear seal proud\n"));
     var step = job().step(id).orElseThrow();
     assertThat(step.title()).isEqualTo("Link bar clear of the block");
     assertThat(step.after()).containsExactly("bottom");
