@@ -196,6 +196,13 @@ class JobFormsTest extends JobBench {
     write("#write-words", "crack test as well");
     press("#write-other");
     until("on the same", () -> job().order("W3").orElseThrow().lines().size() == 2);
+    // A plan goes into it as it was reckoned.
+    write("#write-journal", "2.000");
+    press("#write-grind");
+    press("#write-planned");
+    until("the plan, too", () -> job().order("W3").orElseThrow().lines().size() == 3);
+    assertThat(job().order("W3").orElseThrow().lines().getLast().words())
+        .contains("up to 0.0500 in more stroke");
   }
 
   /** Agreed days and days of work move dates and money; ways to go on are predicted and dated. */

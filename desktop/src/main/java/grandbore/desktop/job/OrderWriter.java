@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -45,6 +46,7 @@ final class OrderWriter extends VBox {
   private final TextField height = Fields.field("write-height", "wanted", 9);
   private final TextField journal = Fields.field("write-journal", "ground to", 9);
   private final Label plan = Page.hint("");
+  private final Button planned = Page.button("Into the order", "write-planned");
 
   OrderWriter(JobState state, Consumer<String> written) {
     super(8);
@@ -105,7 +107,9 @@ final class OrderWriter extends VBox {
             Page.hint("Heights of a deck above the crank's axis at its corners."),
             corner,
             Page.row(Page.named("rod journals ground offset to", journal), grind),
-            plan);
+            plan,
+            planned);
+    Page.show(planned, false);
     state.plannedProperty().subscribe(p -> offer());
   }
 
@@ -176,8 +180,10 @@ final class OrderWriter extends VBox {
     for (var c : Corner.values()) {
       says.add("%s %s".formatted(c.title(), shown(deck.cut(c, wanted))));
     }
-    plan.setText(
-        "● To %s: %s off. It stands %s from end to end, %s across, twisted by %s. It cleans up at %s."
+    plan(
+        EnginePart.BLOCK,
+        Operation.DECK_CUT,
+        "To %s: %s off. It stands %s from end to end, %s across, twisted by %s. It cleans up at %s."
             .formatted(
                 shown(wanted),
                 String.join("; ", says),
@@ -190,13 +196,23 @@ final class OrderWriter extends VBox {
   private void grind() {
     var b = state.session().build().combination().bottomEnd();
     var to = OffsetGrind.of(b.stroke().si(), b.rodJournal().si(), length("Journal", journal), 0);
-    plan.setText(
-        "● From %s to %s: up to %s more stroke, %s in all; what cleans up is lost from it twice."
+    plan(
+        EnginePart.CRANK,
+        Operation.OFFSET_GRIND,
+        "From %s to %s: up to %s more stroke, %s in all; what cleans up is lost from it twice."
             .formatted(
                 shown(b.rodJournal().si()),
                 shown(length("Journal", journal)),
                 shown(to.gained()),
                 shown(to.stroke())));
+  }
+
+  /** Says a plan, which may go into the order as a line. */
+  private void plan(EnginePart of, Operation does, String says) {
+    plan.setText("● " + says);
+    planned.setOnAction(
+        e -> state.tried(() -> write(List.of(new OrderLine(of, does, says, "", price())))));
+    Page.show(planned, true);
   }
 
   private String shown(double si) {
