@@ -318,6 +318,14 @@ class JobTest extends JobBench {
     robot.interact(() -> bench.rail().choose(Station.BRIEF));
     find("link bar to bl");
     until("the next place", () -> "own-read-2-0".equals(focused()));
+    // What an instrument shows goes where the cursor is, and the cursor goes on.
+    view("bench-readings");
+    press("#instrument-simulate");
+    until("live", () -> !text("#instrument-live").isBlank());
+    find("link bar to bl");
+    until("the next place again", () -> "own-read-2-0".equals(focused()));
+    press("#own-take");
+    until("taken", () -> !text("#own-value-2-0").equals("–"));
     robot.interact(() -> bench.session().open(2));
     until(
         "the other build has it",

@@ -22,7 +22,7 @@ public final class BenchPage {
                 () -> new ReadingsView(session, curves, look, instruments, overlay))
             .with(ViewName.BENCH_TODO, () -> new ToDoView(session))
             .with(ViewName.BENCH_GUIDED, () -> new GuidedView(session, look, instruments))
-            .with(ViewName.BENCH_OWN, () -> new OwnView(session))
+            .with(ViewName.BENCH_OWN, () -> new OwnView(session, instruments))
             .with(ViewName.BENCH_TORQUE, () -> new TorqueView(session, look, instruments))
             .with(ViewName.BENCH_ASSEMBLY, () -> new AssemblyView(session))
             .with(ViewName.BENCH_FINDINGS, () -> new FindingsView(session))

@@ -12,15 +12,18 @@ import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.session.Session;
+import grandbore.instruments.Kind;
+import grandbore.instruments.Message;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /**
@@ -29,6 +32,9 @@ import javafx.scene.layout.VBox;
  */
 public final class OwnView extends VBox {
   private final Session session;
+  private final Instruments instruments;
+  private final Label live = Page.hint("");
+  private final Button take = Page.button("Take", "own-take");
   private final FlowPane kinds = new FlowPane(6, 6);
   private final GridPane grid = new GridPane();
   private final Label band = Page.hint("");
@@ -37,16 +43,21 @@ public final class OwnView extends VBox {
   private final OwnKindForm form;
   private String selected = "";
 
-  OwnView(Session session) {
+  OwnView(Session session, Instruments instruments) {
     super(10);
     this.session = session;
+    this.instruments = instruments;
+    live.setId("own-live");
+    take.setFocusTraversable(false);
+    live.textProperty().bind(instruments.statusProperty());
     setId("own-view");
     kinds.setId("own-kinds");
     grid.setId("own-grid");
     grid.getStyleClass().add("bench");
     band.setId("own-band");
     form = new OwnKindForm(session, this::choose);
-    getChildren().addAll(kinds, band, grid, refusal, new HBox(8, new Label("read by"), by), form);
+    getChildren()
+        .addAll(kinds, band, grid, refusal, Page.row(new Label("read by"), by, take, live), form);
     WhenSeen.refresh(this, this::refresh, session.notesProperty(), session.buildProperty());
   }
 
@@ -137,7 +148,22 @@ public final class OwnView extends VBox {
     name.setMinWidth(USE_PREF_SIZE);
     var field = Page.words("own-read-%d-%d".formatted(place, point), "", 9);
     field.setAccessibleText("%s, %s".formatted(k.label(), name.getText()));
-    field.setOnAction(e -> keep(k, place, point, field, row));
+    field.setOnAction(e -> keep(k, place, point, field, row, ""));
+    // Where the cursor is, an instrument's reading goes.
+    var kind = TakenBar.kindFor(k.quantity());
+    field
+        .focusedProperty()
+        .subscribe(
+            is -> {
+              if (is) {
+                waits(
+                    kind,
+                    typed -> {
+                      field.setText(typed);
+                      keep(k, place, point, field, row, kind.label());
+                    });
+              }
+            });
     var value = ledger.at(k, place, point);
     var shown =
         new Label(
@@ -186,12 +212,23 @@ public final class OwnView extends VBox {
         .reduce((a, b) -> b);
   }
 
-  /** Keeps what was typed; the cursor goes to the next place. */
-  private void keep(OwnKind k, int place, int point, TextField field, int row) {
+  private void waits(Kind kind, Consumer<String> takes) {
+    instruments.wants(kind, takes);
+    take.setOnAction(
+        e ->
+            instruments
+                .latest(kind)
+                .filter(m -> m.state() != Message.State.FLAT)
+                .ifPresent(m -> takes.accept(m.typed())));
+  }
+
+  /** Keeps what was typed or sent; the cursor goes to the next place. */
+  private void keep(OwnKind k, int place, int point, TextField field, int row, String instrument) {
     try {
       double si = Entry.parse(field.getText(), k.quantity(), units(), 0);
       k.check(si);
-      var taken = new Taken(by.getText().strip(), "", field.getText(), 0, 0, 0, "", Instant.now());
+      var taken =
+          new Taken(by.getText().strip(), instrument, field.getText(), 0, 0, 0, "", Instant.now());
       session.keep(new OwnReading(k.key(), place, point, si, taken), by.getText().strip());
       refusal.clear();
       grid.getChildren().stream()
