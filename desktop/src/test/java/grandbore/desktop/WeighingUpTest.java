@@ -218,6 +218,11 @@ class WeighingUpTest extends WeighingBench {
     assertThat(rungs()).containsExactly("1  Freer throttles", "2  As Tight four");
     // All of it stands again at once.
     until("run", () -> isShown("#ladder-pairs") && !words("#ladder-pairs").contains("–"));
+    // Dragged by the mouse: the first rung dropped on the second.
+    robot.dragOnto("#rung-1", "#rung-2");
+    until("dragged", 10, () -> rungs().getFirst().equals("1  As Tight four"));
+    robot.interact(session::undo);
+    assertThat(rungs()).containsExactly("1  Freer throttles", "2  As Tight four");
     // Compression costs nothing here, and so comes first.
     robot.clickOn("#ladder-order");
     until("ordered", () -> rungs().getFirst().equals("1  As Tight four"));

@@ -71,6 +71,18 @@ final class WindowRobot extends FxRobot {
         .interact(() -> platform().mouseRelease(used));
   }
 
+  /** Takes a node by its middle to the middle of another, over half the way. */
+  WindowRobot dragOnto(String from, String to) {
+    var start = middle(lookup(from).<Node>query());
+    var end = middle(lookup(to).<Node>query());
+    return interact(() -> platform().mouseMove(start))
+        .interact(() -> platform().mousePress(MouseButton.PRIMARY))
+        .interact(() -> platform().mouseMove(start.midpoint(end)))
+        .interact(() -> platform().mouseMove(end))
+        .interact(() -> platform().mouseMove(end.add(1, 1)))
+        .interact(() -> platform().mouseRelease(MouseButton.PRIMARY));
+  }
+
   private static Point2D middle(Node node) {
     return onItsThread(
         () -> {

@@ -174,9 +174,10 @@ final class LadderTable extends GridPane {
         change.needs().isEmpty() ? "" : "\nNeeds beside it: " + String.join(", ", change.needs());
     name.setTooltip(
         new Tooltip("Drag it to another rung, or move it with Alt and the arrow keys." + needs));
+    // A quick drag is told to the rung that it has reached: it was taken where it was pressed.
+    name.setOnMousePressed(e -> dragged = i);
     name.setOnDragDetected(
         e -> {
-          dragged = i;
           name.startFullDrag();
           name.pseudoClassStateChanged(DRAGGED, true);
           e.consume();
