@@ -13,6 +13,7 @@ import grandbore.core.combination.CompressorMap;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.LiftTable;
+import grandbore.core.combination.MixtureTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Spec;
 import grandbore.core.units.Measure;
@@ -83,9 +84,7 @@ public final class BuildSchema {
         var inner = object();
         for (var c : group.getType().getRecordComponents()) {
           property(inner, c.getName(), component(c));
-          if (c.getType() == LiftTable.class
-              || c.getType() == CompressorMap.class
-              || LATER.contains(group.getName() + "." + c.getName())) {
+          if (isTable(c.getType()) || LATER.contains(group.getName() + "." + c.getName())) {
             optional(inner, c.getName());
           }
         }
@@ -103,6 +102,11 @@ public final class BuildSchema {
     return root;
   }
 
+  /** What may be there or not. */
+  static boolean isTable(Class<?> type) {
+    return type == LiftTable.class || type == CompressorMap.class || type == MixtureTable.class;
+  }
+
   static ObjectNode component(RecordComponent c) {
     if (c.getType() == Given.class) {
       return given(c.getAnnotation(Spec.class));
@@ -118,6 +122,9 @@ public final class BuildSchema {
     }
     if (c.getType() == CompressorMap.class) {
       return map();
+    }
+    if (c.getType() == MixtureTable.class) {
+      return mixture();
     }
     if (c.getType() == List.class) {
       var list = NODES.objectNode().put("type", "array");
@@ -178,7 +185,7 @@ public final class BuildSchema {
     property(node, "flowUnit", units(Quantity.AIRFLOW));
     property(node, "provenance", provenance());
     property(node, "fitting", words(FlowSheet.Fitting.values()));
-    property(node, "rows", rows(2, "pairs of valve lift and flow, lifts rising"));
+    property(node, "rows", rows(2, 2, "pairs of valve lift and flow, lifts rising"));
     return node;
   }
 
@@ -192,14 +199,26 @@ public final class BuildSchema {
         "rows",
         rows(
             4,
+            4,
             "shaft speed, flow corrected to 1 bar and 25 °C, pressure ratio, efficiency; each"
                 + " speed's line from surge to choke, the slowest first"));
     return node;
   }
 
-  private static ObjectNode rows(int numbers, String description) {
-    var row =
-        NODES.objectNode().put("type", "array").put("minItems", numbers).put("maxItems", numbers);
+  private static ObjectNode mixture() {
+    var node = object();
+    property(node, "speedUnit", units(Quantity.ROTATION));
+    property(node, "sparkUnit", units(Quantity.ANGLE));
+    property(node, "provenance", provenance());
+    property(
+        node,
+        "rows",
+        rows(2, 3, "speed, lambda and, in all rows or none, spark before top centre; speeds rise"));
+    return node;
+  }
+
+  private static ObjectNode rows(int least, int most, String description) {
+    var row = NODES.objectNode().put("type", "array").put("minItems", least).put("maxItems", most);
     row.set("items", NODES.objectNode().put("type", "number"));
     var rows = NODES.objectNode().put("type", "array");
     rows.put("description", description);
@@ -212,7 +231,7 @@ public final class BuildSchema {
     property(node, "angleUnit", units(Quantity.ANGLE));
     property(node, "liftUnit", units(Quantity.LENGTH));
     property(node, "provenance", provenance());
-    property(node, "rows", rows(2, "pairs of crank angle and tappet lift, angles rising"));
+    property(node, "rows", rows(2, 2, "pairs of crank angle and tappet lift, angles rising"));
     return node;
   }
 

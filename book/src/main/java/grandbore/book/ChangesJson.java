@@ -8,8 +8,6 @@ import grandbore.core.changes.Change;
 import grandbore.core.changes.Cost;
 import grandbore.core.changes.Plan;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.CompressorMap;
-import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Specs;
 import grandbore.core.units.UnitSystem;
 import java.lang.reflect.RecordComponent;
@@ -189,7 +187,7 @@ public final class ChangesJson {
   /** A value as a build document has it; tables may be taken away. */
   private static ObjectNode value(RecordComponent c) {
     var schema = BuildSchema.component(c);
-    if (c.getType() != LiftTable.class && c.getType() != CompressorMap.class) {
+    if (!BuildSchema.isTable(c.getType())) {
       return schema;
     }
     var either = JsonNodeFactory.instance.objectNode();

@@ -9,6 +9,7 @@ import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.LiftTable;
+import grandbore.core.combination.MixtureTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Spec;
 import grandbore.core.combination.Specs;
@@ -51,6 +52,11 @@ final class CombinationJson {
       case LiftTable table -> {
         if (table.isGiven()) {
           putTable(node.putObject(name), table, units);
+        }
+      }
+      case MixtureTable table -> {
+        if (table.isGiven()) {
+          putMixture(node.putObject(name), table, units);
         }
       }
       case CompressorMap map -> {
@@ -111,6 +117,38 @@ final class CombinationJson {
     for (var row : table.rows()) {
       rows.addArray().add(ExactNumber.in(angle, row.angle())).add(ExactNumber.in(lift, row.lift()));
     }
+  }
+
+  private static void putMixture(ObjectNode node, MixtureTable table, UnitSystem units) {
+    var speed = Quantity.ROTATION.unit(units);
+    var angle = Quantity.ANGLE.unit(units);
+    node.put("speedUnit", speed.symbol())
+        .put("sparkUnit", angle.symbol())
+        .put("provenance", word(table.provenance()));
+    var rows = node.putArray("rows");
+    for (var row : table.rows()) {
+      var each =
+          rows.addArray()
+              .add(ExactNumber.in(speed, row.speed()))
+              .add(ExactNumber.in(Measure.NONE, row.lambda()));
+      if (table.hasSpark()) {
+        each.add(ExactNumber.in(angle, row.advance()));
+      }
+    }
+  }
+
+  private static MixtureTable mixture(JsonNode node, String path) {
+    var speed = unit(node.get("speedUnit").asText(), Quantity.ROTATION, path + " speed");
+    var angle = unit(node.get("sparkUnit").asText(), Quantity.ANGLE, path + " spark");
+    var rows = new ArrayList<MixtureTable.Row>();
+    for (var row : node.get("rows")) {
+      rows.add(
+          new MixtureTable.Row(
+              speed.toSi(row.get(0).asDouble()),
+              row.get(1).asDouble(),
+              row.has(2) ? angle.toSi(row.get(2).asDouble()) : Double.NaN));
+    }
+    return new MixtureTable(provenance(node.get("provenance").asText()), rows);
   }
 
   private static void putMap(ObjectNode node, CompressorMap map, UnitSystem units) {
@@ -249,6 +287,9 @@ final class CombinationJson {
     }
     if (c.getType() == CompressorMap.class) {
       return map(node, path);
+    }
+    if (c.getType() == MixtureTable.class) {
+      return mixture(node, path);
     }
     if (c.getType() == List.class) {
       var list = new ArrayList<Object>();

@@ -101,6 +101,22 @@ public record DynoBook(
     return new DynoBook(frozen, judged, pointer, calibrations);
   }
 
+  /**
+   * What the pulls of a build taught last; nothing where none did.
+   *
+   * @throws FormatException where it can't be read
+   */
+  public static Optional<Calibration> taught(List<Kept> notes) {
+    return notes.stream()
+        .filter(k -> !k.struck())
+        .map(Kept::note)
+        .filter(OnDyno.class::isInstance)
+        .map(OnDyno.class::cast)
+        .filter(d -> d.kind() == OnDyno.Kind.CALIBRATION)
+        .reduce((a, b) -> b)
+        .map(d -> DynoJson.calibration(d.document()));
+  }
+
   private static List<KeptPull> judged(
       List<Kept> raw,
       Map<Integer, PullVerdict> verdicts,

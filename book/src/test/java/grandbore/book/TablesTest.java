@@ -40,6 +40,14 @@ class TablesTest {
       80,0.000
       """;
 
+  private static final String MIXTURE =
+      """
+      speed_rpm,lambda,spark_deg
+      3000,0.98,24
+      4500,0.9,30
+      6000,0.8,36
+      """;
+
   @Test
   void aMeasuredLobeComesInWithItsUnits() {
     var table = LiftTableCsv.read(LOBE);
@@ -68,8 +76,38 @@ class TablesTest {
         .hasMessageContaining(says);
   }
 
+  /** Mixture and spark by speed go out and in again, with spark and without. */
+  @Test
+  void mixtureBySpeedGoesThroughATable() {
+    var table = MixtureTableCsv.read(MIXTURE);
+    assertThat(table.hasSpark()).isTrue();
+    assertThat(Math.toDegrees(table.meanAdvance())).isCloseTo(30, within(1e-9));
+    assertThat(MixtureTableCsv.write(table)).isEqualTo(MIXTURE);
+    var bare = MixtureTableCsv.read("speed_rpm,lambda\n3000,0.95\n6000,0.86\n");
+    assertThat(bare.hasSpark()).isFalse();
+    assertThat(MixtureTableCsv.read(MixtureTableCsv.write(bare))).isEqualTo(bare);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "speed_rpm | speed_hz | line 1",
+        "4500,0.9,30 | 4500,0.9 | line 3: 3 columns wanted",
+        "4500,0.9,30 | 4500,rich,30 | line 3: “rich” is no number",
+        "4500,0.9,30 | 2500,0.9,30 | row 2, speed",
+        "4500,0.9,30 | 4500,1.9,30 | row 2, lambda"
+      })
+  void aDamagedMixtureIsRefusedByItsLine(String what, String by, String says) {
+    assertThatThrownBy(() -> MixtureTableCsv.read(MIXTURE.replace(what, by)))
+        .isInstanceOfAny(FormatException.class, InvalidInput.class)
+        .hasMessageContaining(says);
+  }
+
   @Test
   void anEmptyTableIsRefused() {
+    assertThatThrownBy(() -> MixtureTableCsv.read("speed_rpm,lambda\n"))
+        .hasMessageContaining("heading and rows");
     assertThatThrownBy(() -> LiftTableCsv.read("")).hasMessageContaining("heading");
     assertThatThrownBy(() -> LiftTableCsv.read("angle_deg,lift_in\n"))
         .hasMessageContaining("heading and rows");
@@ -106,7 +144,8 @@ class TablesTest {
             .with("losses.windage", Losses.Windage.DRY_SUMP)
             .with("losses.friction", Losses.FrictionModel.WHOLE_ENGINE)
             .with("losses.heat", Losses.HeatModel.HOHENBERG)
-            .with("cam.intakeTable", LiftTableCsv.read(LOBE));
+            .with("cam.intakeTable", LiftTableCsv.read(LOBE))
+            .with("mixture.bySpeed", MixtureTableCsv.read(MIXTURE));
     var back = roundTrip(c);
     for (var path :
         List.of(
@@ -119,6 +158,7 @@ class TablesTest {
             "intake.heating",
             "intake.throttles",
             "mixture.spark",
+            "mixture.bySpeed",
             "mixture.fuel",
             "losses.windage",
             "losses.friction",

@@ -113,11 +113,7 @@ final class PullsCalibrateCommand implements Callable<Integer> {
   private Map<Coefficient, Believed> believed() {
     var own = new ArrayList<Calibration>();
     for (String file : shop) {
-      var document = BuildOption.read("--shop", file);
-      var all = DynoBook.of(document.notes(), document).calibrations();
-      if (!all.isEmpty()) {
-        own.add(all.getLast());
-      }
+      DynoBook.taught(BuildOption.read("--shop", file).notes()).ifPresent(own::add);
     }
     return Believed.ofShop(own);
   }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.book.BuildDocument;
+import grandbore.book.DynoBook;
 import grandbore.book.DynoJson;
 import grandbore.book.PlannedChanges;
 import grandbore.book.PullSpool;
@@ -201,6 +202,8 @@ class DynoTest extends BenchTest {
         "the engine has it",
         () ->
             Math.abs(bench.session().build().combination().mixture().lambda().si() - 0.88) > 1e-6);
+    assertThat(bench.session().build().combination().mixture().bySpeed().rows())
+        .hasSizeGreaterThan(8);
   }
 
   @Test
@@ -254,9 +257,17 @@ class DynoTest extends BenchTest {
             robot.lookup(".check-box").queryAllAs(CheckBox.class).stream()
                 .filter(b -> b.getId().startsWith("learn-"))
                 .forEach(b -> b.setSelected(b.getId().equals("learn-intake-flow"))));
+    // A copy begins from what this engine taught: not from one, and surer.
+    var _ = bench.session().shelf().copy("Its sister");
+    until("the sister", () -> bench.session().build().name().equals("Its sister"));
+    until("its page", () -> isShown("#dyno-learn"));
+    robot.interact(() -> robot.lookup("#believe-shop").<CheckBox>query().setSelected(true));
     long before = calibrations();
     press("#dyno-learn");
     until("learned", () -> calibrations() > before);
+    assertThat(text("#dyno-learn-trouble")).contains("what 1 other engine taught");
+    var flow = DynoBook.taught(bench.session().bench().notes()).orElseThrow().learnt().getFirst();
+    assertThat(flow.prior()).isNotEqualTo(1.0).isBetween(0.9, 1.1);
   }
 
   private long calibrations() {

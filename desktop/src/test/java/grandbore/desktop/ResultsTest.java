@@ -10,6 +10,7 @@ import grandbore.core.combination.Intake;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.camshaft.LiftTables;
 import grandbore.desktop.plot.PlotPane;
+import grandbore.desktop.station.MixtureRow;
 import java.nio.file.Files;
 import java.util.List;
 import javafx.scene.control.Label;
@@ -217,5 +218,28 @@ class ResultsTest extends BenchTest {
         .anySatisfy(l -> assertThat(l.getText()).contains("✕", "is no number"));
     robot.clickOn("#undo");
     until("undone", () -> !bench.session().build().combination().cam().intakeTable().isGiven());
+  }
+
+  /** Mixture and spark by speed are typed in the brief, refused with the row, taken out again. */
+  @Test
+  void mixtureBySpeedIsTyped() throws Exception {
+    station("brief");
+    type("#mixture-rows", "3000 0.95 26; 6000 0.50 34");
+    assertThat(text("#mixture-row .refusal")).contains("row 2, lambda", "0.65 to 1.25");
+    type("#mixture-rows", "3000 0.95 26; fast");
+    assertThat(text("#mixture-row .refusal")).contains("“fast”", "3000 0.88 28");
+    type("#mixture-rows", "3000 0.95 26; 6000 0.85 34");
+    until("taken", () -> combination().mixture().bySpeed().rows().size() == 2);
+    assertThat(combination().mixture().lambda().si())
+        .isCloseTo(0.9, org.assertj.core.api.Assertions.within(1e-12));
+    assertThat(text("#mixture-table")).startsWith("2 speeds");
+    var file = folder.resolve("mixture.csv");
+    Files.writeString(file, "speed_rpm,lambda\n3000,0.9\n4000,0.88\n5000,0.86\n");
+    robot.interact(() -> robot.lookup("#mixture-row").<MixtureRow>query().load(file));
+    until("loaded", () -> combination().mixture().bySpeed().rows().size() == 3);
+    press("#mixture-drop");
+    until("one for all", () -> !combination().mixture().bySpeed().isGiven());
+    assertThat(combination().mixture().lambda().si())
+        .isCloseTo(0.88, org.assertj.core.api.Assertions.within(1e-12));
   }
 }

@@ -183,6 +183,9 @@ public final class Specs {
     if (c.getType() == CompressorMap.class) {
       return CompressorMap.NONE;
     }
+    if (c.getType() == MixtureTable.class) {
+      return MixtureTable.NONE;
+    }
     if (c.getType() == int.class) {
       return 1;
     }

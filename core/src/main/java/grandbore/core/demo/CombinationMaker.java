@@ -28,6 +28,7 @@ import grandbore.core.combination.Learned;
 import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
+import grandbore.core.combination.MixtureTable;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.Provenance;
@@ -316,7 +317,8 @@ public final class CombinationMaker {
         fuel,
         ratio(lambda, Provenance.ASSUMED),
         Mixture.Spark.BEST_TORQUE,
-        degrees(34, Provenance.ASSUMED));
+        degrees(34, Provenance.ASSUMED),
+        MixtureTable.NONE);
   }
 
   /** 29.92 inHg, 60 °F, dry: the trade's older dyno correction (SAE J607). */

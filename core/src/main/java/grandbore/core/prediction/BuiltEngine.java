@@ -1,8 +1,10 @@
 package grandbore.core.prediction;
 
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Specs;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A combination with the volumes its cylinders really have.
@@ -20,6 +22,20 @@ public record BuiltEngine(Combination combination, List<Double> clearances) {
   /** All cylinders as the sum of the inputs has them. */
   public static BuiltEngine asSpecified(Combination c) {
     return new BuiltEngine(c, Collections.nCopies(c.bottomEnd().cylinders(), c.clearanceVolume()));
+  }
+
+  /**
+   * As it runs at one speed: with the mixture and the spark that it has there.
+   *
+   * @param rpm rev/min
+   */
+  BuiltEngine at(double rpm) {
+    var mixture = combination.mixture();
+    return mixture.bySpeed().isGiven()
+        ? new BuiltEngine(
+            Specs.changed(combination, Map.of("mixture", mixture.at(rpm * Math.PI / 30))),
+            clearances)
+        : this;
   }
 
   /** The numbers of it that the prediction reads: alike, they run alike. */

@@ -89,6 +89,13 @@ final class OperatingPointSolver {
     setSpark();
   }
 
+  /** Starts from where another ended, whose engine is built alike. */
+  void follow(OperatingPointSolver before) {
+    kept = before.kept && network.startFrom(before.network);
+    spark.start(before.spark.spark());
+    setSpark();
+  }
+
   private void setSpark() {
     for (var u : network.units()) {
       u.cylinder().setSpark(spark.spark());

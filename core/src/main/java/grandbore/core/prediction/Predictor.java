@@ -126,7 +126,7 @@ public final class Predictor implements AutoCloseable {
   public Trace trace(BuiltEngine engine, double rpm, int cylinder, BooleanSupplier cancelled) {
     var roles = RepresentativeCylinders.full(engine);
     var mesh = Fidelity.FULL.mesh().withStep(TRACED_STEP);
-    return new OperatingPointSolver(engine, roles, mesh).trace(rpm, cylinder, cancelled);
+    return new OperatingPointSolver(engine.at(rpm), roles, mesh).trace(rpm, cylinder, cancelled);
   }
 
   Curve predict(
@@ -147,8 +147,18 @@ public final class Predictor implements AutoCloseable {
       Mesh mesh,
       Set<RemovedLoss> relief,
       WarmStarts starts) {
-    OperatingPointSolver begin() {
-      return new OperatingPointSolver(engine, fidelity.roles(engine), mesh, relief, starts);
+    OperatingPointSolver begin(double rpm) {
+      return new OperatingPointSolver(engine.at(rpm), fidelity.roles(engine), mesh, relief, starts);
+    }
+
+    /** What solves a speed after another: its own engine where the mixture changes with speed. */
+    OperatingPointSolver next(OperatingPointSolver before, double rpm) {
+      if (!engine.combination().mixture().bySpeed().isGiven()) {
+        return before;
+      }
+      var next = begin(rpm);
+      next.follow(before);
+      return next;
     }
 
     /** The same with losses taken away, from where this one ended. */
@@ -186,9 +196,10 @@ public final class Predictor implements AutoCloseable {
 
   private static List<CurvePoint> work(
       Job job, Supplier<Double> source, Consumer<CurvePoint> each, BooleanSupplier cancelled) {
-    var run = job.begin();
+    OperatingPointSolver run = null;
     var points = new ArrayList<CurvePoint>();
     for (var rpm = source.get(); rpm != null; rpm = source.get()) {
+      run = run == null ? job.begin(rpm) : job.next(run, rpm);
       var point = run.run(rpm, cancelled);
       if (cancelled.getAsBoolean()) {
         break;
@@ -196,7 +207,7 @@ public final class Predictor implements AutoCloseable {
       points.add(point);
       each.accept(point);
       if (!Double.isFinite(point.torque())) {
-        run = job.begin();
+        run = null;
       }
     }
     return points;

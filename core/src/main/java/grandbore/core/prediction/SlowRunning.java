@@ -4,6 +4,7 @@ import grandbore.core.combination.Intake;
 import grandbore.core.combination.Losses;
 import grandbore.core.combustion.FlameSpeed;
 import grandbore.core.friction.Friction;
+import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -86,7 +87,8 @@ public final class SlowRunning {
   }
 
   private EngineNetwork network(double clearance) {
-    var c = engine.combination();
+    // Cranked and idling it runs with the mixture of its slowest speeds.
+    var c = engine.at(Measure.RPM.fromSi(engine.combination().brief().idle().si())).combination();
     var volumes = new double[c.bottomEnd().cylinders()];
     java.util.Arrays.fill(volumes, clearance);
     return new EngineNetwork(

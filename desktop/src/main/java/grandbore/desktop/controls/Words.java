@@ -12,6 +12,7 @@ import grandbore.core.combination.Intake;
 import grandbore.core.combination.LiftTable;
 import grandbore.core.combination.Losses;
 import grandbore.core.combination.Mixture;
+import grandbore.core.combination.MixtureTable;
 import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.ValveTrain;
@@ -34,6 +35,8 @@ public final class Words {
       case FlowSheet sheet -> "sheet of %d lifts".formatted(sheet.rows().size());
       case LiftTable table ->
           table.isGiven() ? "table of %d angles".formatted(table.rows().size()) : "no table";
+      case MixtureTable table ->
+          table.isGiven() ? "table of %d speeds".formatted(table.rows().size()) : "no table";
       case List<?> list -> list.isEmpty() ? "alike" : list.size() + " numbers";
       default -> String.valueOf(value);
     };

@@ -24,12 +24,14 @@ import grandbore.desktop.plot.Line;
 import grandbore.desktop.plot.PlotPane;
 import grandbore.desktop.results.ResultService;
 import grandbore.desktop.results.RunLine;
+import grandbore.desktop.session.Books;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import javafx.application.Platform;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
@@ -45,6 +47,8 @@ final class LearnView extends VBox {
   private final Label pattern = new Label();
   private final Label trouble = Page.hint("");
   private final Map<Coefficient, CheckBox> asked = new EnumMap<>(Coefficient.class);
+  private final CheckBox shop =
+      new CheckBox("begin from what the shop's other engines taught, where they were pulled");
   private final VBox learned = new VBox(6);
 
   LearnView(Session session, CurveService curves, DynoState state, Look look) {
@@ -71,6 +75,7 @@ final class LearnView extends VBox {
       asked.put(c, box);
       boxes.getChildren().add(box);
     }
+    shop.setId("believe-shop");
     var learn = Page.button("Learn from all good pulls", "dyno-learn");
     learn.setOnAction(e -> learn());
     var forget = Page.button("Run the engine as its parts say", "dyno-forget");
@@ -85,6 +90,7 @@ final class LearnView extends VBox {
                     + " together, each with its standard error. What these pulls can't tell is"
                     + " left as it was."),
             boxes,
+            shop,
             new FlowPane(8, 4, learn, forget),
             new RunLine("dyno-learning", service, this::learn),
             trouble,
@@ -196,11 +202,35 @@ final class LearnView extends VBox {
             .filter(e -> e.getValue().isSelected())
             .map(Map.Entry::getKey)
             .toList();
+    if (!shop.isSelected()) {
+      learn(which, Believed.ordinary());
+      return;
+    }
+    var _ =
+        ShopBelief.of(session)
+            .whenCompleteAsync(
+                (own, wrong) -> {
+                  if (wrong != null) {
+                    trouble.setText("✕ " + Books.words(wrong));
+                  } else {
+                    trouble.setText(
+                        own.isEmpty()
+                            ? "No other engine in the book was pulled and learned from: begun from"
+                                + " what every shop believes."
+                            : "Begun from what %d other engine%s taught."
+                                .formatted(own.size(), own.size() == 1 ? "" : "s"));
+                    learn(which, Believed.ofShop(own));
+                  }
+                },
+                Platform::runLater);
+  }
+
+  private void learn(List<Coefficient> which, Map<Coefficient, Believed> believed) {
     try {
       var engine = state.book().frozen().map(f -> f.of().engine()).orElseGet(session::engine);
       service.ask(
           new CalibrationStudy(
-              engine, state.book().good(), which, Believed.ordinary(), state.book().pointer()),
+              engine, state.book().good(), which, believed, state.book().pointer()),
           found -> session.keep(new OnDyno(OnDyno.Kind.CALIBRATION, DynoJson.write(found)), ""));
     } catch (IllegalArgumentException e) {
       trouble.setText("✕ " + e.getMessage());

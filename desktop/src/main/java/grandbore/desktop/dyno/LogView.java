@@ -4,6 +4,7 @@ import grandbore.book.DynoJson;
 import grandbore.core.asked.Answer;
 import grandbore.core.clearances.OnDyno;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.MixtureTable;
 import grandbore.core.combination.Provenance;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.effects.Effect;
@@ -286,17 +287,17 @@ final class LogView extends VBox {
                     session.build().combination().mixture().lambda().si()));
   }
 
+  /** What was read runs over the speeds as it did; its mean is the figure that moves it. */
   private void useLambda() {
     var good = good();
-    double mean =
-        good.isEmpty() ? Double.NaN : LambdaMap.of(good.getLast()).mean(band().from(), band().to());
-    if (Double.isFinite(mean)) {
+    var table = good.isEmpty() ? MixtureTable.NONE : LambdaMap.of(good.getLast()).table();
+    if (table.isGiven()) {
       session.edit(
           "Lambda as it was read",
           b -> {
-            var was = b.combination().mixture().lambda();
-            return b.with(
-                b.combination().with("mixture.lambda", was.with(mean, Provenance.MEASURED)));
+            var c = b.combination();
+            var mean = c.mixture().lambda().with(table.meanLambda(), Provenance.MEASURED);
+            return b.with(c.with("mixture.lambda", mean).with("mixture.bySpeed", table));
           });
     }
   }

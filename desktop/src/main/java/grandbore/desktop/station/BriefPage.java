@@ -77,7 +77,7 @@ final class BriefPage {
             Page.group("What it is for", purposeInputs()),
             Page.group(
                 "What is wanted of it", wanted(), Page.hint("What may not be changed:"), kept()),
-            Page.group("What it burns and breathes", air())),
+            Page.group("What it burns and breathes", air(), new MixtureRow(session))),
         Page.part("Donor: is it what it was sold as"),
         new InputGrid(session).with("brief.soldAs", "brief.soldBore", "brief.soldRatio"),
         donor,

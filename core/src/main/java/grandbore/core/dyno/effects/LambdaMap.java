@@ -1,5 +1,8 @@
 package grandbore.core.dyno.effects;
 
+import grandbore.core.combination.Mixture;
+import grandbore.core.combination.MixtureTable;
+import grandbore.core.combination.Provenance;
 import grandbore.core.dyno.Channel;
 import grandbore.core.dyno.Column;
 import grandbore.core.dyno.Pull;
@@ -49,6 +52,22 @@ public record LambdaMap(List<String> places, List<Row> rows) {
       rows.add(new Row(at, curves.stream().map(c -> c.at(at)).toList()));
     }
     return new LambdaMap(columns.stream().map(Column::title).toList(), rows);
+  }
+
+  /**
+   * As the prediction takes it: the mean of all places at each speed, without spark; no table where
+   * it was read at fewer than two speeds.
+   */
+  public MixtureTable table() {
+    var means = new ArrayList<MixtureTable.Row>();
+    for (var row : rows) {
+      double mean =
+          row.lambda.stream().mapToDouble(v -> v).filter(Double::isFinite).average().orElse(0);
+      if (Mixture.burns(mean)) {
+        means.add(new MixtureTable.Row(row.rpm * Math.PI / 30, mean, Double.NaN));
+      }
+    }
+    return means.size() < 2 ? MixtureTable.NONE : new MixtureTable(Provenance.MEASURED, means);
   }
 
   /** The mean of all places between two speeds; not a number where none was read. */
