@@ -54,7 +54,7 @@ public final class MixtureRow extends VBox {
                       ? "%d speeds; the figures above are their means and move all of them"
                           .formatted(table.rows().size())
                       : "Mixture by speed: rpm, lambda and, where it is fixed, the spark in"
-                            + " degrees.");
+                          + " degrees.");
             });
     getChildren().addAll(words, typed, Page.row(load, save, drop), refusal);
   }
