@@ -2,12 +2,12 @@ package grandbore.desktop.bench;
 
 import grandbore.core.clearances.Measurement.Place;
 import grandbore.core.clearances.OwnKind;
-import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
 import grandbore.desktop.controls.ShownAs;
+import grandbore.desktop.controls.TypedNumber;
 import grandbore.desktop.session.Session;
 import java.util.Arrays;
 import java.util.List;
@@ -171,17 +171,6 @@ final class OwnKindForm extends VBox {
         : k.quantity().show(value, units());
   }
 
-  private double number(String what, TextField field, Quantity q) {
-    if (field.getText().isBlank()) {
-      return 0;
-    }
-    try {
-      return Entry.parse(field.getText(), q, units(), 0);
-    } catch (IllegalArgumentException e) {
-      throw new IllegalArgumentException(what + ": " + e.getMessage(), e);
-    }
-  }
-
   private void keep() {
     try {
       var q = quantity.getValue();
@@ -195,10 +184,10 @@ final class OwnKindForm extends VBox {
                   .map(String::strip)
                   .filter(p -> !p.isEmpty())
                   .toList(),
-              number("Least", least, q),
-              number("Most", most, q),
-              number("Band from", from, band),
-              number("Band to", to, band),
+              TypedNumber.of("Least", least, q, units()),
+              TypedNumber.of("Most", most, q, units()),
+              TypedNumber.of("Band from", from, band, units()),
+              TypedNumber.of("Band to", to, band, units()),
               perBore.isSelected(),
               said.getText().strip(),
               false));

@@ -26,6 +26,11 @@ import java.util.List;
 public final class Words {
   private Words() {}
 
+  /** Words that begin a line. */
+  public static String capital(String words) {
+    return words.isEmpty() ? words : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+  }
+
   /** What an input of any kind is set to. */
   public static String value(Object value, UnitSystem units) {
     return switch (value) {

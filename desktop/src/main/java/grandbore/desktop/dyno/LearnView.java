@@ -18,6 +18,7 @@ import grandbore.desktop.controls.AnswerTable;
 import grandbore.desktop.controls.InputGrid;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.controls.Words;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.look.Look;
 import grandbore.desktop.plot.Line;
@@ -253,10 +254,7 @@ final class LearnView extends VBox {
         new Label(
             "%s: torque was off by %.1f %%, with what was learned by %.1f %%.%s"
                 .formatted(
-                    Character.toUpperCase(c.title().charAt(0)) + c.title().substring(1),
-                    100 * c.before(),
-                    100 * c.after(),
-                    leftOut(c)));
+                    Words.capital(c.title()), 100 * c.before(), 100 * c.after(), leftOut(c)));
     says.setId("dyno-learned");
     says.setWrapText(true);
     learned

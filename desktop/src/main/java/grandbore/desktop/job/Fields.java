@@ -1,11 +1,9 @@
 package grandbore.desktop.job;
 
 import grandbore.core.combination.InvalidInput;
-import grandbore.core.units.Entry;
-import grandbore.core.units.Quantity;
-import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.ShownAs;
+import grandbore.desktop.controls.TypedNumber;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -84,20 +82,8 @@ final class Fields {
     }
   }
 
-  /** A number as it was typed, 0 where nothing was. */
-  static double number(String what, TextField field) {
-    if (field.getText().isBlank()) {
-      return 0;
-    }
-    try {
-      return Entry.parse(field.getText(), Quantity.COST, UnitSystem.METRIC, 0);
-    } catch (IllegalArgumentException e) {
-      throw new IllegalArgumentException(what + ": " + e.getMessage(), e);
-    }
-  }
-
   static int whole(String what, TextField field) {
-    double v = number(what, field);
+    double v = TypedNumber.plain(what, field);
     if (v != Math.rint(v)) {
       throw new InvalidInput(what, field.getText(), "a whole number", "days are counted");
     }

@@ -9,6 +9,7 @@ import grandbore.core.job.parts.ItemMeasure;
 import grandbore.core.job.parts.ItemState;
 import grandbore.core.units.Entry;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.TypedNumber;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -152,7 +153,7 @@ final class ItemForm extends VBox {
     values.put("maker", maker.getText().strip());
     values.put("number", number.getText().strip());
     values.put("supplier", supplier.getText().strip());
-    values.put("price", Fields.number("Price", price));
+    values.put("price", TypedNumber.plain("Price", price));
     values.put("lead", Fields.whole("Days from order", lead));
     values.put("promised", Fields.day("Promised", promised, state.today()));
     values.put("marks", marks.getText().strip());

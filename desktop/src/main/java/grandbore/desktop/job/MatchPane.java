@@ -8,6 +8,7 @@ import grandbore.core.job.parts.Matching;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.AnswerTable;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -74,7 +75,7 @@ final class MatchPane extends VBox {
     says.setText(
         "● %s: spread %s as they lie, %s at these places"
             .formatted(
-                Capital.of(goal.title()),
+                Words.capital(goal.title()),
                 q.show(found.before(), build.units()),
                 q.show(found.after(), build.units())));
     var rows = new ArrayList<List<String>>();

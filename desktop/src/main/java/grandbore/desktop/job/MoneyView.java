@@ -11,6 +11,7 @@ import grandbore.desktop.controls.AnswerTable;
 import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.TypedNumber;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import java.io.IOException;
@@ -96,9 +97,9 @@ public final class MoneyView extends VBox {
             .filter(t -> !t.isEmpty())
             .toList(),
         serial.getText().strip(),
-        Fields.number("Price of an hour", hour),
+        TypedNumber.plain("Price of an hour", hour),
         Fields.day("On the dyno by", wanted, state.today()),
-        new WorkDays(on, Fields.number("Hours a day", hours)));
+        new WorkDays(on, TypedNumber.plain("Hours a day", hours)));
   }
 
   private void refresh() {

@@ -20,6 +20,7 @@ import grandbore.core.units.Measure;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.controls.AnswerTable;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.TypedNumber;
 import grandbore.desktop.controls.WhenSeen;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.results.ResultService;
@@ -112,8 +113,8 @@ final class OptionsPane extends VBox {
                 state.next(OnJob.Kind.OPTION, "O"),
                 question.getText().strip(),
                 title.getText().strip(),
-                Fields.number("Price", price),
-                Fields.number("Hours", hours),
+                TypedNumber.plain("Price", price),
+                TypedNumber.plain("Hours", hours),
                 Fields.whole("Days", days),
                 id(step.getValue()),
                 change.getValue() == null || change.getValue().equals("as it is")

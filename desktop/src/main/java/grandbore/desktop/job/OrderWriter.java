@@ -12,10 +12,10 @@ import grandbore.core.job.orders.OrderLine;
 import grandbore.core.job.orders.WorkOrder;
 import grandbore.core.job.parts.EnginePart;
 import grandbore.core.job.route.Step;
-import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.TypedNumber;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -130,7 +130,7 @@ final class OrderWriter extends VBox {
   }
 
   private double price() {
-    return Fields.number("Price", price);
+    return TypedNumber.plain("Price", price);
   }
 
   private double volume() {
@@ -145,11 +145,7 @@ final class OrderWriter extends VBox {
     if (field.getText().isBlank()) {
       throw new InvalidInput(what, "empty", "a value", "something is cut by it");
     }
-    try {
-      return Entry.parse(field.getText(), q, units(), 0);
-    } catch (IllegalArgumentException e) {
-      throw new IllegalArgumentException(what + ": " + e.getMessage(), e);
-    }
+    return TypedNumber.of(what, field, q, units());
   }
 
   /** Lines go on the order to that supplier that is not sent yet, or on a new one. */

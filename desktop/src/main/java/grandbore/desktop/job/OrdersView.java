@@ -12,6 +12,7 @@ import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.WhenSeen;
+import grandbore.desktop.controls.Words;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -183,7 +184,7 @@ public final class OrdersView extends VBox {
   private void show(JobState.Planned planned, WorkOrder o) {
     head.setText("%s, %s".formatted(o.number(), o.supplier()));
     dates.setText(
-        Capital.of(how(o))
+        Words.capital(how(o))
             + (o.step().isEmpty()
                 ? ""
                 : planned

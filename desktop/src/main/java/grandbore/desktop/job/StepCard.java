@@ -13,6 +13,8 @@ import grandbore.core.job.route.Stage;
 import grandbore.core.job.route.Step;
 import grandbore.core.job.route.StepCheck;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.TypedNumber;
+import grandbore.desktop.controls.Words;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -149,7 +151,7 @@ final class StepCard extends VBox {
             ? "Done on " + p.ends()
             : "%s: %s to %s, %s"
                 .formatted(
-                    Capital.of(p.state().title()),
+                    Words.capital(p.state().title()),
                     p.begins(),
                     p.ends(),
                     p.decides()
@@ -213,9 +215,9 @@ final class StepCard extends VBox {
     values.put("title", title.getText().strip());
     values.put("stage", stage.getValue());
     values.put("who", who.getText().strip());
-    values.put("hours", Fields.number("Hours", hours));
+    values.put("hours", TypedNumber.plain("Hours", hours));
     values.put("days", Fields.whole("Days away", days));
-    values.put("cost", Fields.number("Cost", cost));
+    values.put("cost", TypedNumber.plain("Cost", cost));
     values.put("notBefore", Fields.day("Not before", notBefore, state.today()));
     values.put("after", after.chosen().stream().map(Step::id).sorted().toList());
     values.put("parts", parts.chosen());

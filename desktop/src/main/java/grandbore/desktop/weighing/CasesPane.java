@@ -14,6 +14,7 @@ import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.AnswerTable;
 import grandbore.desktop.controls.CsvFile;
 import grandbore.desktop.controls.Page;
+import grandbore.desktop.controls.Words;
 import grandbore.desktop.curve.BandOfDoubt;
 import grandbore.desktop.curve.CurveService;
 import grandbore.desktop.results.ResultService;
@@ -61,10 +62,7 @@ public final class CasesPane extends VBox {
     band.modelProperty()
         .subscribe(
             m -> {
-              var words = m.says();
-              stands.setText(
-                  "%s%s: one standard deviation of its peaks."
-                      .formatted(Character.toUpperCase(words.charAt(0)), words.substring(1)));
+              stands.setText(Words.capital(m.says()) + ": one standard deviation of its peaks.");
               Page.show(own, !m.equals(ModelSpread.OWN));
             });
     getChildren()

@@ -15,6 +15,7 @@ import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.Page;
 import grandbore.desktop.controls.Refusal;
+import grandbore.desktop.controls.TypedNumber;
 import grandbore.desktop.controls.Words;
 import grandbore.desktop.session.Session;
 import java.util.Arrays;
@@ -202,7 +203,10 @@ final class PartForm extends VBox {
               new Change(
                   name.getText().strip(),
                   sets(),
-                  new Cost(money("Price", price), money("Labour", labour), money("Hours", hours)),
+                  new Cost(
+                      TypedNumber.plain("Price", price),
+                      TypedNumber.plain("Labour", labour),
+                      TypedNumber.plain("Hours", hours)),
                   supplier.getText().strip(),
                   Arrays.stream(needs.getText().split(";"))
                       .map(String::strip)
@@ -254,17 +258,6 @@ final class PartForm extends VBox {
       return new Given(si, spec.quantity(), Provenance.CARD, spread).as(text);
     } catch (IllegalArgumentException e) {
       throw new IllegalArgumentException(spec.label() + ": " + e.getMessage(), e);
-    }
-  }
-
-  private static double money(String what, TextField field) {
-    if (field.getText().isBlank()) {
-      return 0;
-    }
-    try {
-      return Entry.parse(field.getText(), Quantity.COST, UnitSystem.METRIC, 0);
-    } catch (IllegalArgumentException e) {
-      throw new IllegalArgumentException(what + ": " + e.getMessage(), e);
     }
   }
 

@@ -8,8 +8,8 @@ import grandbore.core.studies.Repeatability;
 import grandbore.core.studies.Rung;
 import grandbore.core.units.Quantity;
 import grandbore.core.units.UnitSystem;
+import grandbore.desktop.controls.Words;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -27,9 +27,7 @@ final class SweepTable extends SideTable {
             .toList());
     setId("sweep-table");
     if (by != Goal.BAND_POWER) {
-      line(
-          by.label().substring(0, 1).toUpperCase(Locale.ROOT) + by.label().substring(1),
-          each(sweep, r -> by.show(by.of(r, band, 0), units)));
+      line(Words.capital(by.label()), each(sweep, r -> by.show(by.of(r, band, 0), units)));
     }
     double base = sweep.base().power();
     var power = Quantity.POWER.unit(units);
