@@ -14,6 +14,7 @@ import grandbore.core.dyno.Standard;
 import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.calibration.Coefficient;
 import grandbore.core.dyno.calibration.Learnt;
+import grandbore.core.dyno.calibration.Profile;
 import grandbore.core.studies.ModelSpread;
 import grandbore.core.units.UnitSystem;
 import java.math.BigDecimal;
@@ -252,6 +253,14 @@ public final class DynoJson {
     }
     var band = node.putArray("band");
     c.band().forEach(b -> numbers(band.addArray(), List.of(b.rpm(), b.deviation())));
+    if (!c.profiles().isEmpty()) {
+      var profiles = node.putArray("profiles");
+      for (var p : c.profiles()) {
+        var points = profiles.addObject().put("coefficient", p.coefficient().word());
+        var pairs = points.putArray("points");
+        p.points().forEach(at -> numbers(pairs.addArray(), List.of(at.errors(), at.rise())));
+      }
+    }
     var pulls = node.putArray("pulls");
     c.pulls().forEach(pulls::add);
     return node.toString();
@@ -272,20 +281,32 @@ public final class DynoJson {
         list(
             at(node, "band"),
             b -> new Calibration.Narrowed(b.path(0).asDouble(), b.path(1).asDouble())),
+        list(
+            node.path("profiles"),
+            p ->
+                new Profile(
+                    coefficient(p),
+                    list(
+                        at(p, "points"),
+                        x -> new Profile.Point(x.path(0).asDouble(), x.path(1).asDouble())))),
         list(at(node, "pulls"), JsonNode::asInt),
         LocalDate.parse(at(node, "day").asText()));
   }
 
   private static Learnt learnt(JsonNode node) {
+    return new Learnt(
+        coefficient(node),
+        at(node, "value").asDouble(),
+        at(node, "error").asDouble(),
+        at(node, "prior").asDouble(),
+        at(node, "believed").asDouble());
+  }
+
+  private static Coefficient coefficient(JsonNode node) {
     String word = at(node, "coefficient").asText();
     for (var c : Coefficient.values()) {
       if (c.word().equals(word)) {
-        return new Learnt(
-            c,
-            at(node, "value").asDouble(),
-            at(node, "error").asDouble(),
-            at(node, "prior").asDouble(),
-            at(node, "believed").asDouble());
+        return c;
       }
     }
     throw new FormatException("No coefficient is called " + Lines.shortened(word));

@@ -76,6 +76,13 @@ final class DynoSchema {
     BuildSchema.property(leftOut, "after", type("number"));
     may(root, "leftOut", list(leftOut));
     may(root, "band", list(list(number())));
+    var profile = BuildSchema.object();
+    BuildSchema.property(
+        profile,
+        "coefficient",
+        words(Arrays.stream(Coefficient.values()).map(Coefficient::word).toList()));
+    BuildSchema.property(profile, "points", list(list(number())));
+    may(root, "profiles", list(profile));
     may(root, "pulls", list(type("integer").put("minimum", 1).put("maximum", 1_000_000)));
   }
 

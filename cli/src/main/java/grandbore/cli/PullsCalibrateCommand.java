@@ -52,6 +52,12 @@ final class PullsCalibrateCommand implements Callable<Integer> {
   private List<String> shop = List.of();
 
   @Option(
+      names = "--profile",
+      description =
+          "each is held off its best by one and two standard errors, the others following")
+  private boolean profile;
+
+  @Option(
       names = "--apply",
       description = "the build that is written has what was learned set on it")
   private boolean apply;
@@ -68,7 +74,8 @@ final class PullsCalibrateCommand implements Callable<Integer> {
     var engine = book.frozen().map(FrozenBuild::of).orElse(document).engine();
     var asked = coefficients.stream().map(PullsCalibrateCommand::coefficient).toList();
     var found =
-        StudyRun.of(new CalibrationStudy(engine, book.good(), asked, believed(), book.pointer()));
+        StudyRun.of(
+            new CalibrationStudy(engine, book.good(), asked, believed(), book.pointer(), profile));
     var rows = new ArrayList<Map<String, Object>>();
     for (var l : found.learnt()) {
       var row = new LinkedHashMap<String, Object>();
@@ -77,6 +84,16 @@ final class PullsCalibrateCommand implements Callable<Integer> {
       row.put("error", StudyRun.round(l.error(), 4));
       row.put("believed", StudyRun.round(l.believed(), 4));
       row.put("told", l.told().word());
+      found.profiles().stream()
+          .filter(p -> p.coefficient() == l.coefficient())
+          .forEach(
+              p ->
+                  p.points()
+                      .forEach(
+                          at ->
+                              row.put(
+                                  "rise_at_%+.0f".formatted(at.errors()),
+                                  StudyRun.round(at.rise(), 2))));
       rows.add(row);
     }
     table.print(rows);

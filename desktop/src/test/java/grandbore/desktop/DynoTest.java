@@ -261,12 +261,19 @@ class DynoTest extends BenchTest {
     var _ = bench.session().shelf().copy("Its sister");
     until("the sister", () -> bench.session().build().name().equals("Its sister"));
     until("its page", () -> isShown("#dyno-learn"));
-    robot.interact(() -> robot.lookup("#believe-shop").<CheckBox>query().setSelected(true));
+    robot.interact(
+        () -> {
+          robot.lookup("#believe-shop").<CheckBox>query().setSelected(true);
+          robot.lookup("#learn-profiled").<CheckBox>query().setSelected(true);
+        });
     long before = calibrations();
     press("#dyno-learn");
     until("learned", () -> calibrations() > before);
     assertThat(text("#dyno-learn-trouble")).contains("what 1 other engine taught");
-    var flow = DynoBook.taught(bench.session().bench().notes()).orElseThrow().learnt().getFirst();
+    var taught = DynoBook.taught(bench.session().bench().notes()).orElseThrow();
+    until("its profile", () -> isShown("#dyno-profiles"));
+    assertThat(taught.profiles().getFirst().points()).hasSize(4);
+    var flow = taught.learnt().getFirst();
     assertThat(flow.prior()).isNotEqualTo(1.0).isBetween(0.9, 1.1);
   }
 

@@ -294,9 +294,16 @@ class RehearsalTest {
   }
 
   private static Calibration calibrate(List<Pull> pulls, List<Coefficient> which) {
+    return calibrate(pulls, which, false);
+  }
+
+  private static Calibration calibrate(
+      List<Pull> pulls, List<Coefficient> which, boolean profiled) {
     try (var queue = new RunQueue()) {
       return queue
-          .submit(new CalibrationStudy(engine, pulls, which, Believed.ordinary(), 0), Urgency.STUDY)
+          .submit(
+              new CalibrationStudy(engine, pulls, which, Believed.ordinary(), 0, profiled),
+              Urgency.STUDY)
           .await();
     }
   }
@@ -318,7 +325,16 @@ class RehearsalTest {
   void shopLearnsFromItsEngines() {
     var dyno =
         new SimulatedDyno(engine, new Hidden(Map.of(Coefficient.FRICTION, 1.2), 3), DAY, solver);
-    var one = calibrate(day(dyno, best - 6, best - 12), List.of(Coefficient.FRICTION));
+    var one = calibrate(day(dyno, best - 6, best - 12), List.of(Coefficient.FRICTION), true);
+    // Torque is nearly straight in friction: off the best the misfit rises by the square.
+    var profile = one.profiles().getFirst();
+    assertThat(profile.isStraight()).isTrue();
+    assertThat(profile.points())
+        .allSatisfy(
+            p ->
+                assertThat(p.rise())
+                    .isBetween(0.7 * p.errors() * p.errors(), 1.4 * p.errors() * p.errors()))
+        .hasSize(4);
     var shop = Believed.ofShop(List.of(one, one, one));
     assertThat(shop.get(Coefficient.FRICTION).mean()).isBetween(1.05, 1.2);
     assertThat(shop.get(Coefficient.BURN_SPEED).mean()).isEqualTo(1);

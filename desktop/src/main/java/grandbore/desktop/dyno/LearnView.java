@@ -11,6 +11,7 @@ import grandbore.core.dyno.calibration.Believed;
 import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.calibration.CalibrationStudy;
 import grandbore.core.dyno.calibration.Coefficient;
+import grandbore.core.dyno.calibration.Profile;
 import grandbore.core.dyno.judged.Pattern;
 import grandbore.core.runs.Urgency;
 import grandbore.core.units.Quantity;
@@ -31,6 +32,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import javafx.application.Platform;
 import javafx.scene.control.CheckBox;
@@ -50,6 +52,11 @@ final class LearnView extends VBox {
   private final Map<Coefficient, CheckBox> asked = new EnumMap<>(Coefficient.class);
   private final CheckBox shop =
       new CheckBox("begin from what the shop's other engines taught, where they were pulled");
+  private final CheckBox profiled =
+      new CheckBox(
+          "hold each off its best besides, the others following: is its error the same"
+              + " on both sides?");
+  private final PlotPane profiles;
   private final VBox learned = new VBox(6);
 
   LearnView(Session session, CurveService curves, DynoState state, Look look) {
@@ -77,6 +84,9 @@ final class LearnView extends VBox {
       boxes.getChildren().add(box);
     }
     shop.setId("believe-shop");
+    profiled.setId("learn-profiled");
+    profiles =
+        new PlotPane(look, "dyno-profiles", "How the misfit rises off each one's best", "%.1f");
     var learn = Page.button("Learn from all good pulls", "dyno-learn");
     learn.setOnAction(e -> learn());
     var forget = Page.button("Run the engine as its parts say", "dyno-forget");
@@ -92,6 +102,7 @@ final class LearnView extends VBox {
                     + " left as it was."),
             boxes,
             shop,
+            profiled,
             new FlowPane(8, 4, learn, forget),
             new RunLine("dyno-learning", service, this::learn),
             trouble,
@@ -231,11 +242,57 @@ final class LearnView extends VBox {
       var engine = state.book().frozen().map(f -> f.of().engine()).orElseGet(session::engine);
       service.ask(
           new CalibrationStudy(
-              engine, state.book().good(), which, believed, state.book().pointer()),
+              engine,
+              state.book().good(),
+              which,
+              believed,
+              state.book().pointer(),
+              profiled.isSelected()),
           found -> session.keep(new OnDyno(OnDyno.Kind.CALIBRATION, DynoJson.write(found)), ""));
     } catch (IllegalArgumentException e) {
       trouble.setText("✕ " + e.getMessage());
     }
+  }
+
+  /** A straight model rises by the square of the standard errors: that line is drawn beside. */
+  private VBox profiles(Calibration c) {
+    var lines = new ArrayList<Line>();
+    for (var p : c.profiles()) {
+      lines.add(
+          line(
+              p.coefficient().label(),
+              p.points().stream().mapToDouble(Profile.Point::errors).toArray(),
+              p.points().stream().mapToDouble(Profile.Point::rise).toArray()));
+    }
+    double[] straight = {-2, -1, 1, 2};
+    lines.add(line("straight", straight, Arrays.stream(straight).map(e -> e * e).toArray()));
+    profiles.show("standard errors off the best", "rise of the misfit", lines);
+    var bent =
+        c.profiles().stream()
+            .filter(p -> !p.isStraight())
+            .map(p -> p.coefficient().label().toLowerCase(Locale.ROOT))
+            .toList();
+    return new VBox(
+        6,
+        profiles,
+        Page.hint(
+            bent.isEmpty()
+                ? "● All rise as a straight model does: the errors above say all there is."
+                : "◐ Not straight: %s. The error above tells too much on one side."
+                    .formatted(String.join(", ", bent))));
+  }
+
+  /** With the best itself in the middle. */
+  private static Line line(String name, double[] errors, double[] rise) {
+    int half = errors.length / 2;
+    var x = new double[errors.length + 1];
+    var y = new double[errors.length + 1];
+    for (int i = 0; i < errors.length; i++) {
+      int at = i < half ? i : i + 1;
+      x[at] = errors[i];
+      y[at] = rise[i];
+    }
+    return new Line(name, x, y);
   }
 
   private void show(Calibration c) {
@@ -267,6 +324,9 @@ final class LearnView extends VBox {
                     "factors upon the model's own numbers",
                     List.of("Factor", "Found", "Error", "Before", "Told?"),
                     rows)));
+    if (!c.profiles().isEmpty()) {
+      learned.getChildren().add(profiles(c));
+    }
     c.together()
         .forEach(
             p ->
@@ -277,7 +337,7 @@ final class LearnView extends VBox {
                             "△ %s and %s go together (%.2f): these pulls tell only both at once."
                                 .formatted(
                                     p.one().label(),
-                                    p.other().label().toLowerCase(java.util.Locale.ROOT),
+                                    p.other().label().toLowerCase(Locale.ROOT),
                                     p.correlation()))));
     c.change()
         .ifPresent(

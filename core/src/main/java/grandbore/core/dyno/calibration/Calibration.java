@@ -16,6 +16,7 @@ import java.util.TreeMap;
  * @param after the same with what was learned
  * @param leftOut how well pulls that were left out are told by the others
  * @param band what the torque may still lie low or high, by speed
+ * @param profiles how sharply each is told; empty where that was not asked
  * @param pulls their numbers
  * @param day when they were run
  */
@@ -26,6 +27,7 @@ public record Calibration(
     double after,
     List<LeftOut> leftOut,
     List<Narrowed> band,
+    List<Profile> profiles,
     List<Integer> pulls,
     LocalDate day) {
   /** Two coefficients that go together so closely are told only together. */
@@ -52,6 +54,7 @@ public record Calibration(
     correlations = correlations.stream().map(List::copyOf).toList();
     leftOut = List.copyOf(leftOut);
     band = List.copyOf(band);
+    profiles = List.copyOf(profiles);
     pulls = List.copyOf(pulls);
   }
 

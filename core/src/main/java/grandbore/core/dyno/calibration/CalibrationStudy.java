@@ -34,19 +34,34 @@ import java.util.TreeMap;
  * @param coefficients that are asked
  * @param believed of each before
  * @param pointer how much more the pointer shows than there is, rad
+ * @param profiled whether each coefficient is held off its best besides
  */
 public record CalibrationStudy(
     BuiltEngine engine,
     List<Pull> good,
     List<Coefficient> coefficients,
     Map<Coefficient, Believed> believed,
-    double pointer)
+    double pointer,
+    boolean profiled)
     implements Study<Calibration> {
   private static final int FEWEST_PULLS = 1;
   private static final int STEPS = 4;
 
   /** Steps that move everything by less than this part of what was believed are the last. */
   private static final double SETTLED = 0.02;
+
+  /** Where a coefficient is held for its profile, standard errors off its best. */
+  private static final double[] HELD = {-2, -1, 1, 2};
+
+  /** Without profiles. */
+  public CalibrationStudy(
+      BuiltEngine engine,
+      List<Pull> good,
+      List<Coefficient> coefficients,
+      Map<Coefficient, Believed> believed,
+      double pointer) {
+    this(engine, good, coefficients, believed, pointer, false);
+  }
 
   public CalibrationStudy {
     good = List.copyOf(good);
@@ -69,7 +84,8 @@ public record CalibrationStudy(
   public Calibration solve(Desk<Calibration> desk) {
     var observed = Observed.of(engine, good, pointer);
     int speeds = observed.stream().mapToInt(o -> o.rows().size()).sum();
-    desk.expect(speeds * (1 + (STEPS + 1) * (coefficients.size() + 1)));
+    int held = profiled ? HELD.length * coefficients.size() : 0;
+    desk.expect(speeds * (1 + (STEPS + 1) * (coefficients.size() + 1) + held));
     var bases = new ArrayList<Base>();
     for (var o : observed) {
       bases.add(
@@ -93,7 +109,25 @@ public record CalibrationStudy(
     }
     var last = slopes(model, found.theta(), fit);
     found = fit.scaled(found, last);
-    return result(observed, model, before, model.residuals(found.theta()), fit, found, last);
+    var after = model.residuals(found.theta());
+    var profiles = profiled ? profiles(model, fit, found, after) : List.<Profile>of();
+    return result(observed, model, before, after, fit, found, last, profiles);
+  }
+
+  private List<Profile> profiles(Model model, Fit fit, Fit.Found best, double[] after) {
+    var rows = model.rows();
+    double least = fit.misfit(best, after, rows);
+    var all = new ArrayList<Profile>();
+    for (int k = 0; k < coefficients.size(); k++) {
+      var points = new ArrayList<Profile.Point>();
+      for (double errors : HELD) {
+        var held = fit.held(best, k, errors);
+        double misfit = fit.misfit(held, model.residuals(held.theta()), rows);
+        points.add(new Profile.Point(errors, misfit - least));
+      }
+      all.add(new Profile(coefficients.get(k), points));
+    }
+    return all;
   }
 
   private Fit.Slopes slopes(Model model, double[] theta, Fit fit) {
@@ -120,7 +154,8 @@ public record CalibrationStudy(
       double[] after,
       Fit fit,
       Fit.Found found,
-      Fit.Slopes slopes) {
+      Fit.Slopes slopes,
+      List<Profile> profiles) {
     var learnt = new ArrayList<Learnt>();
     for (int k = 0; k < coefficients.size(); k++) {
       var prior = believed.get(coefficients.get(k));
@@ -157,6 +192,7 @@ public record CalibrationStudy(
         model.torqueOff(after, -1),
         leftOut,
         band,
+        profiles,
         good.stream().map(Pull::number).toList(),
         day.orElseThrow());
   }

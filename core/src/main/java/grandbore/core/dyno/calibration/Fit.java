@@ -146,6 +146,49 @@ final class Fit {
     return most;
   }
 
+  /**
+   * With one coefficient held off its best by so many standard errors, the others where the
+   * covariance has them then: x_j + C_jk / √C_kk for each.
+   */
+  Found held(Found best, int k, double errors) {
+    var x = best.x.clone();
+    for (int j = 0; j < x.length; j++) {
+      x[j] += errors * best.covariance.getEntry(j, k) / best.error(k);
+    }
+    return new Found(x, best.covariance, best.coefficients, best.scale);
+  }
+
+  /**
+   * Sum of the squares of all that is off, each over its standard deviation: rows, and what was
+   * believed of coefficients and gains.
+   *
+   * @param off shares that the model is off with them
+   */
+  double misfit(Found at, double[] off, List<Row> rows) {
+    double sum = 0;
+    for (int i = 0; i < off.length; i++) {
+      if (Double.isFinite(off[i])) {
+        double r = (off[i] + gain(at, rows.get(i))) / (at.scale * ALONE[rows.get(i).meter]);
+        sum += r * r;
+      }
+    }
+    for (int k = 0; k < size(); k++) {
+      double r = (mean(k) - at.x[k]) / deviation(k);
+      sum += r * r;
+    }
+    return sum;
+  }
+
+  private double mean(int k) {
+    return k < believed.size() ? believed.get(k).mean() : 1;
+  }
+
+  private double deviation(int k) {
+    return k < believed.size()
+        ? believed.get(k).deviation()
+        : gains.get(k - believed.size()).deviation;
+  }
+
   Found step(Found from, Slopes s) {
     return solve(from, s, r -> false);
   }
@@ -205,14 +248,10 @@ final class Fit {
       b.add(-(s.off[i] + gain(from, row)) / sigma);
     }
     for (int k = 0; k < size(); k++) {
-      boolean gain = k >= believed.size();
-      double deviation =
-          gain ? gains.get(k - believed.size()).deviation : believed.get(k).deviation();
-      double mean = gain ? 1 : believed.get(k).mean();
       var line = new double[size()];
-      line[k] = 1 / deviation;
+      line[k] = 1 / deviation(k);
       a.add(line);
-      b.add((mean - from.x[k]) / deviation);
+      b.add((mean(k) - from.x[k]) / deviation(k));
     }
     var matrix = MatrixUtils.createRealMatrix(a.toArray(double[][]::new));
     var right = MatrixUtils.createRealVector(b.stream().mapToDouble(v -> v).toArray());
