@@ -67,7 +67,7 @@ final class Instruments {
   }
 
   /** Whether the crank was turned back since it was last asked. */
-  boolean turnedBack() {
+  synchronized boolean turnedBack() {
     boolean was = turnedBack;
     turnedBack = false;
     highest = Double.NaN;
@@ -147,6 +147,10 @@ final class Instruments {
 
     @Override
     public synchronized void message(Message m) {
+      if (m.kind() == Kind.ENCODER) {
+        // Every line of it, also those that are too many to be shown.
+        direction(m.si());
+      }
       if (m.word() == Message.Word.SENT) {
         enter(() -> heard(m));
       } else {
@@ -217,9 +221,6 @@ final class Instruments {
 
   private void heard(Message m) {
     latest.put(m.kind(), m);
-    if (m.kind() == Kind.ENCODER) {
-      direction(m.si());
-    }
     if (m.word() == Message.Word.SENT) {
       if (m.state() == Message.State.FLAT) {
         status.set(
@@ -236,7 +237,7 @@ final class Instruments {
     beats.set(beats.get() + 1);
   }
 
-  private void direction(double angle) {
+  private synchronized void direction(double angle) {
     double back = Math.toRadians(1);
     if (!Double.isNaN(highest)) {
       double by = angle - highest;
