@@ -11,7 +11,6 @@ import grandbore.core.dyno.calibration.Believed;
 import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.calibration.CalibrationStudy;
 import grandbore.core.dyno.calibration.Coefficient;
-import grandbore.core.dyno.calibration.Profile;
 import grandbore.core.dyno.judged.Pattern;
 import grandbore.core.runs.Urgency;
 import grandbore.core.units.Quantity;
@@ -56,7 +55,6 @@ final class LearnView extends VBox {
       new CheckBox(
           "hold each off its best besides, the others following: is its error the same"
               + " on both sides?");
-  private final PlotPane profiles;
   private final VBox learned = new VBox(6);
 
   LearnView(Session session, CurveService curves, DynoState state, Look look) {
@@ -85,8 +83,6 @@ final class LearnView extends VBox {
     }
     shop.setId("believe-shop");
     profiled.setId("learn-profiled");
-    profiles =
-        new PlotPane(look, "dyno-profiles", "How the misfit rises off each one's best", "%.1f");
     var learn = Page.button("Learn from all good pulls", "dyno-learn");
     learn.setOnAction(e -> learn());
     var forget = Page.button("Run the engine as its parts say", "dyno-forget");
@@ -254,45 +250,27 @@ final class LearnView extends VBox {
     }
   }
 
-  /** A straight model rises by the square of the standard errors: that line is drawn beside. */
-  private VBox profiles(Calibration c) {
-    var lines = new ArrayList<Line>();
-    for (var p : c.profiles()) {
-      lines.add(
-          line(
-              p.coefficient().label(),
-              p.points().stream().mapToDouble(Profile.Point::errors).toArray(),
-              p.points().stream().mapToDouble(Profile.Point::rise).toArray()));
-    }
-    double[] straight = {-2, -1, 1, 2};
-    lines.add(line("straight", straight, Arrays.stream(straight).map(e -> e * e).toArray()));
-    profiles.show("standard errors off the best", "rise of the misfit", lines);
-    var bent =
+  /** How the misfit rises where each is held off its best. */
+  private static VBox profiles(Calibration c) {
+    var rows =
         c.profiles().stream()
-            .filter(p -> !p.isStraight())
-            .map(p -> p.coefficient().label().toLowerCase(Locale.ROOT))
+            .map(
+                p -> {
+                  var row = new ArrayList<String>(List.of(p.coefficient().label()));
+                  p.points().forEach(at -> row.add("%.1f".formatted(at.rise())));
+                  row.add(p.isStraight() ? "● straight" : "◐ bent");
+                  return List.copyOf(row);
+                })
             .toList();
-    return new VBox(
-        6,
-        profiles,
-        Page.hint(
-            bent.isEmpty()
-                ? "● All rise as a straight model does: the errors above say all there is."
-                : "◐ Not straight: %s. The error above tells too much on one side."
-                    .formatted(String.join(", ", bent))));
-  }
-
-  /** With the best itself in the middle. */
-  private static Line line(String name, double[] errors, double[] rise) {
-    int half = errors.length / 2;
-    var x = new double[errors.length + 1];
-    var y = new double[errors.length + 1];
-    for (int i = 0; i < errors.length; i++) {
-      int at = i < half ? i : i + 1;
-      x[at] = errors[i];
-      y[at] = rise[i];
-    }
-    return new Line(name, x, y);
+    var table =
+        new AnswerTable(
+            new Answer.Table(
+                "rise of the misfit where each is held off its best by so many standard errors;"
+                    + " straight: 4, 1, 1, 4",
+                List.of("Factor", "−2", "−1", "+1", "+2", "Its error"),
+                rows));
+    table.setId("dyno-profiles");
+    return new VBox(6, table);
   }
 
   private void show(Calibration c) {

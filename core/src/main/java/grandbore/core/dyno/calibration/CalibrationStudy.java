@@ -84,7 +84,7 @@ public record CalibrationStudy(
   public Calibration solve(Desk<Calibration> desk) {
     var observed = Observed.of(engine, good, pointer);
     int speeds = observed.stream().mapToInt(o -> o.rows().size()).sum();
-    int held = profiled ? HELD.length * coefficients.size() : 0;
+    int held = profiled ? 2 * HELD.length * coefficients.size() : 0;
     desk.expect(speeds * (1 + (STEPS + 1) * (coefficients.size() + 1) + held));
     var bases = new ArrayList<Base>();
     for (var o : observed) {
@@ -110,11 +110,13 @@ public record CalibrationStudy(
     var last = slopes(model, found.theta(), fit);
     found = fit.scaled(found, last);
     var after = model.residuals(found.theta());
-    var profiles = profiled ? profiles(model, fit, found, after) : List.<Profile>of();
+    var profiles = profiled ? profiles(model, fit, found, after, last) : List.<Profile>of();
     return result(observed, model, before, after, fit, found, last, profiles);
   }
 
-  private List<Profile> profiles(Model model, Fit fit, Fit.Found best, double[] after) {
+  /** Each held off its best; where the others are best then is sought by one step more. */
+  private List<Profile> profiles(
+      Model model, Fit fit, Fit.Found best, double[] after, Fit.Slopes slopes) {
     var rows = model.rows();
     double least = fit.misfit(best, after, rows);
     var all = new ArrayList<Profile>();
@@ -122,7 +124,8 @@ public record CalibrationStudy(
       var points = new ArrayList<Profile.Point>();
       for (double errors : HELD) {
         var held = fit.held(best, k, errors);
-        double misfit = fit.misfit(held, model.residuals(held.theta()), rows);
+        var others = fit.refitted(held, k, model.residuals(held.theta()), slopes);
+        double misfit = fit.misfit(others, model.residuals(others.theta()), rows);
         points.add(new Profile.Point(errors, misfit - least));
       }
       all.add(new Profile(coefficients.get(k), points));

@@ -21,6 +21,9 @@ final class Fit {
   /** Smoothing and solver alone leave so much of it. */
   private static final double LEAST_SCALE = 0.6;
 
+  /** So much surer than what was believed is what is held. */
+  private static final double FAST = 1e5;
+
   private final List<Believed> believed;
   private final List<Gain> gains;
 
@@ -189,6 +192,11 @@ final class Fit {
         : gains.get(k - believed.size()).deviation;
   }
 
+  /** The others' best where one stays as it is held, from what the model is off there. */
+  Found refitted(Found held, int k, double[] off, Slopes s) {
+    return solve(held, new Slopes(off, s.columns, s.rows), r -> false, k);
+  }
+
   Found step(Found from, Slopes s) {
     return solve(from, s, r -> false);
   }
@@ -226,8 +234,16 @@ final class Fit {
     return off;
   }
 
-  /** One step of Gauss and Newton, by orthogonal triangles. */
   private Found solve(Found from, Slopes s, Predicate<Row> left) {
+    return solve(from, s, left, -1);
+  }
+
+  /**
+   * One step of Gauss and Newton, by orthogonal triangles.
+   *
+   * @param held coefficient that stays; below 0 for none
+   */
+  private Found solve(Found from, Slopes s, Predicate<Row> left, int held) {
     var a = new ArrayList<double[]>();
     var b = new ArrayList<Double>();
     for (int i = 0; i < s.off.length; i++) {
@@ -249,9 +265,9 @@ final class Fit {
     }
     for (int k = 0; k < size(); k++) {
       var line = new double[size()];
-      line[k] = 1 / deviation(k);
+      line[k] = (k == held ? FAST : 1) / deviation(k);
       a.add(line);
-      b.add((mean(k) - from.x[k]) / deviation(k));
+      b.add(k == held ? 0 : (mean(k) - from.x[k]) / deviation(k));
     }
     var matrix = MatrixUtils.createRealMatrix(a.toArray(double[][]::new));
     var right = MatrixUtils.createRealVector(b.stream().mapToDouble(v -> v).toArray());
