@@ -84,7 +84,7 @@ public record CalibrationStudy(
   public Calibration solve(Desk<Calibration> desk) {
     var observed = Observed.of(engine, good, pointer);
     int speeds = observed.stream().mapToInt(o -> o.rows().size()).sum();
-    int held = profiled ? 2 * HELD.length * coefficients.size() : 0;
+    int held = profiled ? 1 + 2 * HELD.length * coefficients.size() : 0;
     desk.expect(speeds * (1 + (STEPS + 1) * (coefficients.size() + 1) + held));
     var bases = new ArrayList<Base>();
     for (var o : observed) {
@@ -118,7 +118,11 @@ public record CalibrationStudy(
   private List<Profile> profiles(
       Model model, Fit fit, Fit.Found best, double[] after, Fit.Slopes slopes) {
     var rows = model.rows();
-    double least = fit.misfit(best, after, rows);
+    // The best is as good as a step more makes it, like the held ones.
+    var again = fit.refitted(best, -1, after, slopes);
+    double least =
+        Math.min(
+            fit.misfit(best, after, rows), fit.misfit(again, model.residuals(again.theta()), rows));
     var all = new ArrayList<Profile>();
     for (int k = 0; k < coefficients.size(); k++) {
       var points = new ArrayList<Profile.Point>();

@@ -192,7 +192,11 @@ final class Fit {
         : gains.get(k - believed.size()).deviation;
   }
 
-  /** The others' best where one stays as it is held, from what the model is off there. */
+  /**
+   * The others' best where one stays as it is held, from what the model is off there.
+   *
+   * @param k which stays; below 0 for none
+   */
   Found refitted(Found held, int k, double[] off, Slopes s) {
     return solve(held, new Slopes(off, s.columns, s.rows), r -> false, k);
   }
