@@ -83,9 +83,14 @@ public final class OwnLedger {
     return all;
   }
 
+  /** How many points of a kind there are to be read, over all places. */
+  public int wanted(OwnKind k) {
+    return places(k) * k.times();
+  }
+
   /** Whether every point of every place of a kind has been read. */
   public boolean isRead(OwnKind k) {
-    return over(k).size() == places(k) * k.times();
+    return over(k).size() == wanted(k);
   }
 
   /** How a value stands to its kind's band, where it has one. */

@@ -78,6 +78,17 @@ public record MixtureTable(Provenance provenance, List<Row> rows) {
     }
   }
 
+  /** An engine with it: its means become the single figures. */
+  public Combination on(Combination c) {
+    var with = c.with("mixture.bySpeed", this);
+    if (isGiven()) {
+      with = with.with("mixture.lambda", c.mixture().lambda().with(meanLambda(), provenance));
+    }
+    return hasSpark()
+        ? with.with("mixture.advance", c.mixture().advance().with(meanAdvance(), provenance))
+        : with;
+  }
+
   public boolean isGiven() {
     return !rows.isEmpty();
   }

@@ -98,8 +98,7 @@ public final class OwnView extends VBox {
     kinds.getChildren().clear();
     for (var k : ledger.kinds()) {
       int read = ledger.over(k).size();
-      var button =
-          new ToggleButton("%s, %d/%d".formatted(k.label(), read, ledger.places(k) * k.times()));
+      var button = new ToggleButton("%s, %d/%d".formatted(k.label(), read, ledger.wanted(k)));
       button.setId("own-" + k.key().replace(' ', '-'));
       button.setSelected(k.key().equals(selected));
       button.setOnAction(e -> choose(k.key()));

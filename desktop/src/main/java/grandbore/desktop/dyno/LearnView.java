@@ -251,7 +251,7 @@ final class LearnView extends VBox {
   }
 
   /** How the misfit rises where each is held off its best. */
-  private static VBox profiles(Calibration c) {
+  private static AnswerTable profiles(Calibration c) {
     var rows =
         c.profiles().stream()
             .map(
@@ -270,7 +270,7 @@ final class LearnView extends VBox {
                 List.of("Factor", "−2", "−1", "+1", "+2", "Its error"),
                 rows));
     table.setId("dyno-profiles");
-    return new VBox(6, table);
+    return table;
   }
 
   private void show(Calibration c) {

@@ -5,7 +5,6 @@ import grandbore.core.asked.Answer;
 import grandbore.core.clearances.OnDyno;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.MixtureTable;
-import grandbore.core.combination.Provenance;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.effects.Effect;
 import grandbore.core.dyno.effects.Jets;
@@ -292,13 +291,7 @@ final class LogView extends VBox {
     var good = good();
     var table = good.isEmpty() ? MixtureTable.NONE : LambdaMap.of(good.getLast()).table();
     if (table.isGiven()) {
-      session.edit(
-          "Lambda as it was read",
-          b -> {
-            var c = b.combination();
-            var mean = c.mixture().lambda().with(table.meanLambda(), Provenance.MEASURED);
-            return b.with(c.with("mixture.lambda", mean).with("mixture.bySpeed", table));
-          });
+      session.edit("Lambda as it was read", b -> b.with(table.on(b.combination())));
     }
   }
 

@@ -105,7 +105,7 @@ public final class Findable {
               Kind.READING,
               k.label(),
               "Clearances, own",
-              "%d of %d read".formatted(own.over(k).size(), own.places(k) * k.times()),
+              "%d of %d read".formatted(own.over(k).size(), own.wanted(k)),
               "",
               () -> toOwn.accept(k)));
     }

@@ -116,7 +116,10 @@ public final class JobState {
                 (is, wrong) -> {
                   if (mine == asked) {
                     trouble.set(wrong == null ? "" : "✕ " + Books.words(wrong));
-                    if (wrong == null) {
+                    if (wrong != null) {
+                      // It is said why; nothing is done with a later plan unasked.
+                      waiting.clear();
+                    } else {
                       planned.set(is);
                       tell(is);
                       pending = false;

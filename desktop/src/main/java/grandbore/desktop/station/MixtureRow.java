@@ -26,6 +26,7 @@ public final class MixtureRow extends VBox {
   private final TextField typed = Page.words("mixture-rows", "3000 0.88 28; 6000 0.86 34", 26);
   private final Label words = Page.hint("");
   private final Refusal refusal = new Refusal();
+  private MixtureTable shown = MixtureTable.NONE;
 
   MixtureRow(Session session) {
     super(6);
@@ -48,7 +49,11 @@ public final class MixtureRow extends VBox {
               var table = b.combination().mixture().bySpeed();
               Page.show(save, table.isGiven());
               Page.show(drop, table.isGiven());
-              typed.setText(told(table));
+              // What is being typed stays while something else is edited.
+              if (!table.equals(shown)) {
+                shown = table;
+                typed.setText(told(table));
+              }
               words.setText(
                   table.isGiven()
                       ? "%d speeds; the figures above are their means and move all of them"
@@ -71,6 +76,11 @@ public final class MixtureRow extends VBox {
   }
 
   private void type() {
+    if (typed.getText().equals(told(shown))) {
+      // Told with fewer digits than it may have: as it stands it stays.
+      refusal.clear();
+      return;
+    }
     try {
       put(typed.getText().isBlank() ? MixtureTable.NONE : table(typed.getText()));
     } catch (IllegalArgumentException e) {
@@ -125,26 +135,8 @@ public final class MixtureRow extends VBox {
     }
   }
 
-  /** The single figures become the means of the table. */
   private void put(MixtureTable table) {
-    session.edit(
-        "Mixture by speed",
-        b -> {
-          var c = b.combination().with("mixture.bySpeed", table);
-          if (table.isGiven()) {
-            c =
-                c.with(
-                    "mixture.lambda",
-                    c.mixture().lambda().with(table.meanLambda(), table.provenance()));
-          }
-          if (table.hasSpark()) {
-            c =
-                c.with(
-                    "mixture.advance",
-                    c.mixture().advance().with(table.meanAdvance(), table.provenance()));
-          }
-          return b.with(c);
-        });
+    session.edit("Mixture by speed", b -> b.with(table.on(b.combination())));
     refusal.clear();
   }
 }
