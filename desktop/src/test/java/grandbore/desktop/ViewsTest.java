@@ -16,10 +16,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import javafx.event.Event;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.image.WritableImage;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -171,6 +173,55 @@ class ViewsTest extends BenchTest {
       }
     }
     assertThat(names).doesNotHaveDuplicates().hasSizeGreaterThan(20);
+  }
+
+  /** The wheel over a plot scrolls its page; with Ctrl it zooms the plot and the page stands. */
+  @Test
+  void theWheelScrollsThePageAndZoomsWithCtrl() {
+    station(Station.BOTTOM_END);
+    view("bottom-motion");
+    rested();
+    Node canvas = robot.lookup(".page .plot ChartCanvas").query();
+    var bubbled = new ArrayList<ScrollEvent>();
+    robot.interact(() -> canvas.getParent().setOnScroll(bubbled::add));
+    byte[] before = picture(canvas);
+    turn(canvas, false);
+    assertThat(bubbled).hasSize(1);
+    assertThat(picture(canvas)).isEqualTo(before);
+    turn(canvas, true);
+    assertThat(bubbled).hasSize(1);
+    assertThat(picture(canvas)).isNotEqualTo(before);
+  }
+
+  private void turn(Node over, boolean ctrl) {
+    var at = over.localToScreen(over.getBoundsInLocal().getWidth() / 2, 60);
+    var in = over.localToScene(over.getBoundsInLocal().getWidth() / 2, 60);
+    robot.interact(
+        () ->
+            Event.fireEvent(
+                over,
+                new ScrollEvent(
+                    ScrollEvent.SCROLL,
+                    in.getX(),
+                    in.getY(),
+                    at.getX(),
+                    at.getY(),
+                    false,
+                    ctrl,
+                    false,
+                    false,
+                    false,
+                    false,
+                    0,
+                    40,
+                    0,
+                    40,
+                    ScrollEvent.HorizontalTextScrollUnits.NONE,
+                    0,
+                    ScrollEvent.VerticalTextScrollUnits.NONE,
+                    0,
+                    0,
+                    null)));
   }
 
   /** Singles and twelves, vees and boxers: no view is at a loss with any of them. */

@@ -88,9 +88,8 @@ final class CurveChart extends StackPane {
     bands = new CurveBands(plot);
     chart = new JFreeChart(null, null, plot, false);
     chart.setPadding(new RectangleInsets(6, 2, 2, 2));
-    viewer = new ChartViewer(chart, false);
+    viewer = ChartDress.viewer(chart);
     viewer.setId("curve-chart");
-    viewer.getCanvas().setTooltipEnabled(false);
     getChildren().add(viewer);
     setMinSize(200, 160);
     viewer

@@ -5,11 +5,29 @@ import java.awt.Color;
 import java.awt.Font;
 import org.jfree.chart.JFreeChart;
 import org.jfree.chart.axis.NumberAxis;
+import org.jfree.chart.fx.ChartViewer;
+import org.jfree.chart.fx.interaction.ScrollHandlerFX;
 import org.jfree.chart.plot.XYPlot;
 
 /** What all charts wear. */
 public final class ChartDress {
   private ChartDress() {}
+
+  /** A chart in the window: the wheel scrolls the page it stands in and zooms with the Ctrl key. */
+  public static ChartViewer viewer(JFreeChart chart) {
+    var viewer = new ChartViewer(chart, false);
+    var canvas = viewer.getCanvas();
+    canvas.setTooltipEnabled(false);
+    var zoom = new ScrollHandlerFX("wheel");
+    canvas.setOnScroll(
+        e -> {
+          if (e.isShortcutDown()) {
+            zoom.handleScroll(canvas, e);
+            e.consume();
+          }
+        });
+    return viewer;
+  }
 
   /** Ground, frame and grid of a chart. */
   public static void ground(JFreeChart chart, XYPlot plot, Palette p) {

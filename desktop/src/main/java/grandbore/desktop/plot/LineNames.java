@@ -19,6 +19,9 @@ public final class LineNames {
 
   private static final double ENOUGH = 0.08;
 
+  /** More lines than this can't all be named. */
+  private static final int CROWD = 12;
+
   /**
    * @param x abscissa of the name's middle
    * @param y ordinate of the edge that faces the line
@@ -29,7 +32,8 @@ public final class LineNames {
   private LineNames() {}
 
   /**
-   * A place for each line, in their order; {@code null} for a line without values.
+   * A place for each line, in their order; {@code null} for a line without values, and among many
+   * lines for one whose name would stand on another's.
    *
    * @param pixels the plot is wide
    */
@@ -54,21 +58,31 @@ public final class LineNames {
     double height = Math.max(1e-9, high - low);
     low -= MARGIN * height;
     high += MARGIN * height;
-    for (var line : lines) {
+    var columns = new LineColumns(lines, left, width);
+    boolean crowded = lines.size() > CROWD;
+    for (int l = 0; l < lines.size(); l++) {
+      var line = lines.get(l);
       double wide = Math.min(0.9, PIXELS_A_LETTER * (line.name().length() + 1) / pixels) * width;
       Place best = null;
-      double most = Double.NEGATIVE_INFINITY;
+      // In a crowd a name that would stand on another is left out.
+      double most = crowded ? -ENOUGH : Double.NEGATIVE_INFINITY;
       for (int t = 0; t <= TRIES; t++) {
         double x = left + wide / 2 + (width - wide) * t / TRIES;
         for (boolean above : new boolean[] {true, false}) {
-          double y = edge(line, x, wide, above);
+          double y = columns.edge(l, x, wide, above);
           double near = y + (above ? 1 : -1) * GAP * height;
           double far = near + (above ? 1 : -1) * HIGH * height;
           if (!Double.isFinite(y) || far > high || far < low) {
             continue;
           }
           var box = new Box(x, wide, Math.min(near, far), Math.max(near, far));
-          double clear = clearance(line, lines, box, height, taken);
+          double least = apart(box, height, taken);
+          if (least <= most || crowded && least < 0) {
+            continue;
+          }
+          least = Math.min(least, columns.nearest(l, x, wide, box.low, box.high) / height);
+          // Of places as clear as one another, the closest to its line's own ends is read first.
+          double clear = least - 0.02 * Math.abs(line.at(x) - box.low) / height;
           if (clear > most) {
             most = clear;
             best = new Place(x, near, above);
@@ -85,44 +99,16 @@ public final class LineNames {
   }
 
   /** Where a name would stand: its middle, its foot and its head. */
-  private record Box(double x, double wide, double low, double high) {
-    double distance(double y) {
-      return Math.max(0, Math.max(low - y, y - high));
-    }
-  }
+  private record Box(double x, double wide, double low, double high) {}
 
-  /** The line's own highest or lowest value under a name. */
-  private static double edge(Line line, double x, double wide, boolean above) {
-    double edge = Double.NaN;
-    for (int k = -8; k <= 8; k++) {
-      double y = line.at(x + k / 16.0 * wide);
-      if (Double.isNaN(y)) {
-        return Double.NaN;
-      }
-      edge = k == -8 ? y : above ? Math.max(edge, y) : Math.min(edge, y);
-    }
-    return edge;
-  }
-
-  /** How far a name stays from the other lines and from the names placed before. */
-  private static double clearance(
-      Line own, List<Line> lines, Box box, double height, List<Box> taken) {
+  /** How far a name stays from those placed before; below zero on one of them. */
+  private static double apart(Box box, double height, List<Box> taken) {
     double least = ENOUGH;
-    for (var other : lines) {
-      for (int k = -8; k <= 8 && other != own; k++) {
-        double y = other.at(box.x + k / 16.0 * box.wide);
-        if (Double.isFinite(y)) {
-          least = Math.min(least, box.distance(y) / height);
-        }
-      }
-    }
     for (var t : taken) {
       if (Math.abs(t.x - box.x) < 0.5 * (t.wide + box.wide)) {
-        double apart = Math.max(t.low - box.high, box.low - t.high) / height;
-        least = Math.min(least, apart);
+        least = Math.min(least, Math.max(t.low - box.high, box.low - t.high) / height);
       }
     }
-    // Of places as clear as one another, the one closest to its line's own ends is read first.
-    return least - 0.02 * Math.abs(own.at(box.x) - box.low) / height;
+    return least;
   }
 }

@@ -68,8 +68,7 @@ public final class MapPane extends VBox {
     plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
     chart = new JFreeChart(null, null, plot, false);
     chart.setPadding(new RectangleInsets(2, 2, 2, 8));
-    viewer = new ChartViewer(chart, false);
-    viewer.getCanvas().setTooltipEnabled(false);
+    viewer = ChartDress.viewer(chart);
     Growing.from(HEIGHT, viewer);
     viewer
         .getCanvas()

@@ -6,6 +6,7 @@ import grandbore.desktop.look.Look;
 import grandbore.desktop.look.Palette;
 import java.awt.Color;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleConsumer;
@@ -34,8 +35,8 @@ import org.jfree.data.xy.XYSeries;
 import org.jfree.data.xy.XYSeriesCollection;
 
 /**
- * A plot with its title, a crosshair that reads all lines, zoom by drag and back by double-click,
- * and export as SVG, PNG or CSV.
+ * A plot with its title, a crosshair that reads all lines, zoom by drag or by Ctrl and the wheel
+ * and back by double-click, and export as SVG, PNG or CSV.
  */
 public final class PlotPane extends VBox {
   /** Share that a name hides of what is behind it. */
@@ -44,6 +45,9 @@ public final class PlotPane extends VBox {
   private static final float[][] DASHES = {null, {8, 4}, {3, 3}, {10, 3, 2, 3}, {1.5f, 2.5f}};
   private static final double HEIGHT = 215;
   private static final int SIZE = 10;
+
+  /** More lines than this are not read out one by one. */
+  private static final int READ = 12;
 
   private final Look look;
   private String digits;
@@ -79,13 +83,17 @@ public final class PlotPane extends VBox {
     reading.setMinHeight(16);
     plot.setDomainAxis(abscissa);
     plot.setRangeAxis(ordinate);
-    plot.setRenderer(new XYLineAndShapeRenderer(true, false));
+    var renderer = new XYLineAndShapeRenderer(true, false);
+    // A stroke for each line, not one from place to place: dashes run through, and many lines cost
+    // little.
+    renderer.setDrawSeriesLineAsPath(true);
+    plot.setRenderer(renderer);
     plot.setAxisOffset(RectangleInsets.ZERO_INSETS);
     plot.addDomainMarker(crosshair);
     numbered(false);
     chart = new JFreeChart(null, null, plot, false);
     chart.setPadding(new RectangleInsets(2, 2, 2, 8));
-    viewer = new ChartViewer(chart, false);
+    viewer = ChartDress.viewer(chart);
     // Every drawing starts with this font, and those here know no other.
     look.textProperty()
         .subscribe(
@@ -94,7 +102,6 @@ public final class PlotPane extends VBox {
                     .getCanvas()
                     .getGraphicsContext2D()
                     .setFont(javafx.scene.text.Font.font("B612", look.letters(SIZE))));
-    viewer.getCanvas().setTooltipEnabled(false);
     Growing.from(HEIGHT, viewer);
     viewer
         .getCanvas()
@@ -190,9 +197,30 @@ public final class PlotPane extends VBox {
     crosshair.setValue(at);
     reading.setText(
         String.format(Locale.US, "%s %.0f:  ", abscissa.getLabel(), at)
-            + lines.stream()
-                .map(l -> l.name() + " " + String.format(Locale.US, digits, l.near(at)))
-                .collect(Collectors.joining("   ")));
+            + (lines.size() <= READ ? each(lines, at) : ends(at)));
+  }
+
+  private String each(List<Line> read, double at) {
+    return read.stream()
+        .map(l -> l.name() + " " + String.format(Locale.US, digits, l.near(at)))
+        .collect(Collectors.joining("   "));
+  }
+
+  /** Of many lines the one picked, the highest and the lowest. */
+  private String ends(double at) {
+    var read =
+        lines.stream()
+            .filter(l -> Double.isFinite(l.near(at)))
+            .sorted(Comparator.comparingDouble(l -> -l.near(at)))
+            .toList();
+    if (read.isEmpty()) {
+      return "";
+    }
+    return (isPicked() ? each(List.of(lines.get(picked)), at) + ";   " : "")
+        + "highest "
+        + each(List.of(read.getFirst()), at)
+        + "   lowest "
+        + each(List.of(read.getLast()), at);
   }
 
   private void dress() {

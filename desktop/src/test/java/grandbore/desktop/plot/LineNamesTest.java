@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
@@ -87,6 +88,29 @@ class LineNamesTest {
     assertThat(places.get(0).x()).isGreaterThan(4000);
     assertThat(places.get(1)).isNull();
     assertThat(places.get(2)).isNotNull();
+  }
+
+  /** Of two hundred lines as many are named as have room, each off the other names, and soon. */
+  @Test
+  void aCrowdIsNamedWhereThereIsRoom() {
+    var random = new Random(1);
+    var lines = new ArrayList<Line>();
+    for (int k = 0; k < 200; k++) {
+      double lift = 0.3 * k;
+      lines.add(line("" + k, t -> 100 * Math.sin(3 * t) + lift + random.nextGaussian()));
+    }
+    var places = LineNames.of(lines, PIXELS);
+    var named = places.stream().filter(Objects::nonNull).toList();
+    assertThat(named.size()).isBetween(10, 199);
+    double height = 0.08 * 160;
+    for (var a : named) {
+      for (var b : named) {
+        double low = a.above() ? a.y() : a.y() - height;
+        double other = b.above() ? b.y() : b.y() - height;
+        boolean aside = Math.abs(a.x() - b.x()) >= 6000 * 5.8 * 2 / PIXELS - 1;
+        assertThat(a == b || aside || Math.abs(low - other) > 0.9 * height).isTrue();
+      }
+    }
   }
 
   /** A line reads between its places, and not beyond its ends or in a gap. */
