@@ -39,7 +39,8 @@ public final class BuildSchema {
           "intake.boxLength",
           "intake.airBox",
           "intake.ductLength",
-          "intake.ductSection");
+          "intake.ductSection",
+          "mixture.byCylinder");
 
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 

@@ -90,7 +90,7 @@ class ModelDoubtTest extends BenchTest {
   void pooledEnginesBecomeTheOuterBand() throws IOException {
     robot.interact(() -> bench.curves().doubt().samplesProperty().set(60));
     view("weighing-doubt");
-    assertThat(text("#cases-stands")).contains("4.9 %", "its own checks");
+    assertThat(text("#cases-stands")).contains("5.2 %", "its own checks");
     assertThat(offered("#cases-own")).isFalse();
     write("none.json", 0);
     pool();

@@ -123,6 +123,17 @@ public enum Arrangement {
     return Specs.changed(
         c,
         Map.of(
-            "bottomEnd", bottom, "partSizes", turned, "heads", heads, "intake", in, "exhaust", x));
+            "bottomEnd",
+            bottom,
+            "partSizes",
+            turned,
+            "heads",
+            heads,
+            "intake",
+            in,
+            "exhaust",
+            x,
+            "mixture",
+            Specs.rebuild(c.mixture(), "byCylinder", List.of())));
   }
 }

@@ -100,6 +100,7 @@ public record Combination(
     count("heads.intakeShares", heads.intakeShares().size(), bottomEnd.cylinders());
     count("heads.exhaustShares", heads.exhaustShares().size(), bottomEnd.cylinders());
     count("intake.runnerChanges", intake.runnerChanges().size(), bottomEnd.cylinders());
+    count("mixture.byCylinder", mixture.byCylinder().size(), bottomEnd.cylinders());
     layouts(bottomEnd, intake, exhaust, boost);
     lift("Intake", cam.intakeLobeLift(), valveTrain.intakeRocker(), valveTrain.intakeLash());
     lift("Exhaust", cam.exhaustLobeLift(), valveTrain.exhaustRocker(), valveTrain.exhaustLash());

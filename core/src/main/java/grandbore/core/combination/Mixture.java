@@ -4,6 +4,7 @@ import static grandbore.core.units.Quantity.ANGLE;
 import static grandbore.core.units.Quantity.RATIO;
 
 import grandbore.core.gas.FuelKind;
+import java.util.List;
 
 /**
  * Fuel, mixture strength and spark.
@@ -11,6 +12,8 @@ import grandbore.core.gas.FuelKind;
  * @param lambda air-fuel ratio over the stoichiometric one
  * @param advance before top centre; used where the spark is fixed
  * @param bySpeed how they run over the speeds; the figures before are its means
+ * @param byCylinder each cylinder's lambda over the mean of all, cylinder 1 first; none where all
+ *     are alike
  */
 public record Mixture(
     FuelKind fuel,
@@ -29,7 +32,8 @@ public record Mixture(
             max = Mixture.EARLIEST,
             why = "it is measured before top centre, less than nothing after it")
         Given advance,
-    MixtureTable bySpeed) {
+    MixtureTable bySpeed,
+    List<Double> byCylinder) {
   static final double RICHEST = 0.65;
   static final double LEANEST = 1.25;
   static final double LATEST = -0.6982;
@@ -37,6 +41,7 @@ public record Mixture(
 
   public Mixture {
     bySpeed = bySpeed == null ? MixtureTable.NONE : bySpeed;
+    byCylinder = shares(byCylinder);
     Specs.check(Mixture.class, "mixture", lambda, advance);
     if (fuel == null || spark == null) {
       throw new InvalidInput(
@@ -63,7 +68,26 @@ public record Mixture(
         moved(lambda, Math.clamp(strength, RICHEST, LEANEST)),
         this.spark,
         moved(advance, Math.clamp(spark, LATEST, EARLIEST)),
-        MixtureTable.NONE);
+        MixtureTable.NONE,
+        byCylinder);
+  }
+
+  private static List<Double> shares(List<Double> each) {
+    if (each == null || each.stream().anyMatch(s -> s == null || !Bounds.hold(s, 0.7, 1.4))) {
+      throw new InvalidInput(
+          "Lambda by cylinder (mixture.byCylinder)",
+          String.valueOf(each),
+          "none, or one of 0.70 to 1.40 for each cylinder",
+          "it is a share of the engine's lambda");
+    }
+    return List.copyOf(each);
+  }
+
+  /** One cylinder's lambda, at most as rich or as lean as a spark lights it. */
+  public double lambda(int cylinder) {
+    double mean = byCylinder.stream().mapToDouble(s -> s).average().orElse(1);
+    double share = byCylinder.isEmpty() ? 1 : byCylinder.get(cylinder - 1) / mean;
+    return byCylinder.isEmpty() ? lambda.si() : Math.clamp(share * lambda.si(), RICHEST, LEANEST);
   }
 
   /** Whether a spark lights a charge of that lambda. */

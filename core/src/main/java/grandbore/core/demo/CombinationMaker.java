@@ -318,7 +318,8 @@ public final class CombinationMaker {
         ratio(lambda, Provenance.ASSUMED),
         Mixture.Spark.BEST_TORQUE,
         degrees(34, Provenance.ASSUMED),
-        MixtureTable.NONE);
+        MixtureTable.NONE,
+        List.of());
   }
 
   /** 29.92 inHg, 60 °F, dry: the trade's older dyno correction (SAE J607). */

@@ -58,6 +58,7 @@ public enum FuelKind {
   private final double researchOctane;
   private final double motorOctane;
   private final double alcoholShare;
+  private final double alcoholByMass;
 
   /** Gasoline with a volume share of ethanol: a mean molecule of both. */
   FuelKind(
@@ -86,6 +87,7 @@ public enum FuelKind {
     this.researchOctane = researchOctane;
     this.motorOctane = motorOctane;
     this.alcoholShare = ethanol;
+    this.alcoholByMass = massShare;
   }
 
   FuelKind(
@@ -106,11 +108,16 @@ public enum FuelKind {
     this.researchOctane = researchOctane;
     this.motorOctane = motorOctane;
     this.alcoholShare = 1;
+    this.alcoholByMass = 1;
   }
 
   /** Share of alcohol by volume. */
   public double alcoholShare() {
     return alcoholShare;
+  }
+
+  double alcoholByMass() {
+    return alcoholByMass;
   }
 
   public String label() {

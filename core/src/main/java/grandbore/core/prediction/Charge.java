@@ -16,6 +16,9 @@ final class Charge implements Cloneable {
   /** Whether its tumble has been told since it was closed in. */
   boolean turns;
 
+  /** Mass since it was closed in over what came in: its own fuel in the place of the mean's. */
+  double dosed = 1;
+
   /** Heat that the fuel which is a liquid yet will take, J. */
   double evaporation;
 

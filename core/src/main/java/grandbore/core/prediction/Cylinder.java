@@ -100,6 +100,11 @@ final class Cylinder implements Reservoir {
             : charge.mass * gas.wet().energyOver(o.gas.wet(), charge.temperature, charge.burned);
     burning.startFrom(o.burning);
     crevice.startFrom(o.crevice);
+    heat.startFrom(o.heat);
+  }
+
+  WallHeat walls() {
+    return heat;
   }
 
   /** Takes over another cylinder's charge, the one it closed in last with it. */
@@ -214,12 +219,12 @@ final class Cylinder implements Reservoir {
     exchangeWithCrevice(dt);
     double q =
         heat.loss(
-                charge,
-                volume,
-                volume(),
-                burning.isLit() || charge.phase < Math.PI,
-                meanPistonSpeed)
-            * dt;
+            charge,
+            volume,
+            volume(),
+            burning.isLit() || charge.phase < Math.PI,
+            meanPistonSpeed,
+            dt);
     charge.energy -= q;
     heatLost += q;
     totals.heat += q;

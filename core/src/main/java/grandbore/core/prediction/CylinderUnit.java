@@ -42,7 +42,7 @@ final class CylinderUnit {
     cycle = parts.cycle();
     int number = role.number();
     var c = parts.combination();
-    cylinder = parts.cylinder(cycle.phase(-role.firesAt()), clearance);
+    cylinder = parts.cylinder(cycle.phase(-role.firesAt()), clearance, mean ? 0 : number);
     double runner = mean ? parts.piping().meanRunnerLength() : c.intake().runnerLength(number);
     var in = parts.piping().intakePipe(runner);
     intake =

@@ -118,6 +118,14 @@ final class EngineNetwork {
     return step;
   }
 
+  /** Makes all walls as hot as the last cycle leaves them. */
+  void balanceWalls() {
+    gas.balanceWalls();
+    for (var u : units) {
+      u.cylinder().walls().balance();
+    }
+  }
+
   /** Sets the step of the crank, rad. */
   void turnBy(double rad) {
     step = rad;

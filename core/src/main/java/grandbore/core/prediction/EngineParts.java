@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.Compression;
 import grandbore.core.combination.Intake;
 import grandbore.core.combustion.FlameSpeed;
 import grandbore.core.combustion.FlameSurface;
@@ -11,6 +12,7 @@ import grandbore.core.combustion.Woschni;
 import grandbore.core.flow.FlowCurve;
 import grandbore.core.flow.ValvePassage;
 import grandbore.core.gas.Air;
+import grandbore.core.gas.FuelVapour;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.geometry.SliderCrank;
 import grandbore.core.prediction.CylinderGeometry.Walls;
@@ -21,10 +23,7 @@ import java.util.Set;
 
 /** A combination's parts as the solver wants them: made once, shared by all speeds. */
 final class EngineParts {
-  /** Share of the fuel whose evaporation cools the air before the valve. */
-  private static final double EVAPORATED_GASOLINE = 0.6;
-
-  private static final double EVAPORATED_ALCOHOL = 0.3;
+  /** What evaporates in the port over what would with time (no source). */
   private static final double INJECTED_SHARE = 1.0 / 3;
 
   /**
@@ -55,6 +54,7 @@ final class EngineParts {
   private static final double NITROUS_COOLING = 180e3;
 
   private static final double COLDEST_CHARGE = 225;
+  private static final double AIR_CP = 1020;
 
   /** As good as no restriction, m². */
   static final double FREE_METER = 0.02;
@@ -63,11 +63,17 @@ final class EngineParts {
 
   private final Combination c;
   private final double step;
+  private final double moisture;
+  private final double nitrousPerAir;
 
   /** What flows through the engine, part of its fuel a liquid; and the charge as it burns. */
   private final WorkingGas gas;
 
   private final WorkingGas vapour;
+
+  /** Share of the fuel that has evaporated ahead of the valve. */
+  private final double evaporated;
+
   private final ValveMotion intakeValve;
   private final ValveMotion exhaustValve;
   private final FlowCurve intakeFlow;
@@ -80,7 +86,7 @@ final class EngineParts {
   private final Piping piping;
 
   EngineParts(Combination c, Mesh mesh) {
-    this(c, mesh, 0, RemovedLoss.NONE, Walls.HOT);
+    this(c, mesh, 0, RemovedLoss.NONE, working(c));
   }
 
   /**
@@ -91,14 +97,15 @@ final class EngineParts {
       Combination c, Mesh mesh, double nitrousPerAir, Set<RemovedLoss> relief, Walls walls) {
     this.c = c;
     this.walls = walls;
+    this.nitrousPerAir = nitrousPerAir;
     step = mesh.step();
     this.relief = relief;
     var w = c.weather();
-    double moisture =
-        Air.waterPerDryAir(w.pressure().si(), w.temperature().si(), w.humidity().si());
+    moisture = Air.waterPerDryAir(w.pressure().si(), w.temperature().si(), w.humidity().si());
     var fuel = c.mixture().fuel();
-    gas = GasTables.of(fuel, lambda(), moisture, nitrousPerAir, 1 - evaporated());
     vapour = GasTables.of(fuel, lambda(), moisture, nitrousPerAir);
+    evaporated = evaporated(new FuelVapour(fuel));
+    gas = GasTables.of(fuel, lambda(), moisture, nitrousPerAir, 1 - evaporated);
     intakeValve = ValveMotion.intake(c);
     exhaustValve = ValveMotion.exhaust(c);
     exhaustOpens = exhaustValve.opens();
@@ -117,14 +124,25 @@ final class EngineParts {
     piping = new Piping(c, mesh, gas, relief, chargeTemperature());
   }
 
-  Cylinder cylinder(double phase, double clearance) {
+  /** The walls of its cylinders when it works. */
+  static Walls working(Combination c) {
+    return Walls.working(c.compression().head() == Compression.Head.IRON);
+  }
+
+  /**
+   * @param clearance volume at top centre, m³
+   * @param number which it is; 0 for the mean of all
+   */
+  Cylinder cylinder(double phase, double clearance, int number) {
     var b = c.bottomEnd();
     var chamber = Chambers.of(c, clearance);
+    double lambda =
+        number == 0 ? lambda() : c.learned().mixture().si() * c.mixture().lambda(number);
     return new Cylinder(
-        new ChargeGas(gas, vapour),
+        charge(lambda),
         new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
         new TurbulentFlame(
-            new FlameSpeed(c.mixture().fuel(), lambda()),
+            new FlameSpeed(c.mixture().fuel(), lambda),
             FlameSurface.of(chamber, b.stroke().si()),
             chamber.squish(),
             tumble(),
@@ -134,6 +152,18 @@ final class EngineParts {
         crevice(),
         phase,
         c.weather().pressure().si());
+  }
+
+  /** Of a cylinder whose mixture may be another than the engine's. */
+  private ChargeGas charge(double lambda) {
+    if (lambda == lambda()) {
+      return new ChargeGas(gas, vapour);
+    }
+    var fuel = c.mixture().fuel();
+    return new ChargeGas(
+        gas,
+        GasTables.of(fuel, lambda, moisture, nitrousPerAir, 1 - evaporated),
+        GasTables.of(fuel, lambda, moisture, nitrousPerAir));
   }
 
   /** Of the heads where it is known, else as heads with so many valves usually have it. */
@@ -220,20 +250,26 @@ final class EngineParts {
   }
 
   /** Share of the fuel that has evaporated ahead of the valve. */
-  private double evaporated() {
+  private double evaporated(FuelVapour fuel) {
+    double dry = 1 - vapour.fuelMassFraction();
     double share =
-        EVAPORATED_GASOLINE
-            + c.mixture().fuel().alcoholShare() * (EVAPORATED_ALCOHOL - EVAPORATED_GASOLINE);
+        fuel.shareByAirAlone(
+            beforeFuel(), c.weather().pressure().si(), dry / vapour.fuelMassFraction());
     return c.intake().fuelling() == Intake.Fuelling.PORT_INJECTION ? share * INJECTED_SHARE : share;
   }
 
-  /** Air temperature less what the evaporating fuel takes from it, K. */
+  /** Air temperature less what nitrous oxide takes from it, K. */
+  private double beforeFuel() {
+    return Math.max(
+        COLDEST_CHARGE,
+        c.weather().temperature().si() - vapour.nitrousMassFraction() * NITROUS_COOLING / AIR_CP);
+  }
+
+  /** Air temperature less what evaporating fuel and nitrous oxide take from it, K. */
   double chargeTemperature() {
-    double cp = 1020;
     double cooling =
-        evaporated() * gas.fuelMassFraction() * c.mixture().fuel().heatOfVaporisation()
-            + gas.nitrousMassFraction() * NITROUS_COOLING;
-    return Math.max(COLDEST_CHARGE, c.weather().temperature().si() - cooling / cp);
+        evaporated * vapour.fuelMassFraction() * c.mixture().fuel().heatOfVaporisation();
+    return Math.max(COLDEST_CHARGE, beforeFuel() - cooling / AIR_CP);
   }
 
   Cycle cycle() {

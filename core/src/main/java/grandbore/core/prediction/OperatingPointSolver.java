@@ -82,7 +82,11 @@ final class OperatingPointSolver {
     dose = nitrousPerAir;
     parts =
         new EngineParts(
-            engine.combination(), mesh, nitrousPerAir, relief, CylinderGeometry.Walls.HOT);
+            engine.combination(),
+            mesh,
+            nitrousPerAir,
+            relief,
+            EngineParts.working(engine.combination()));
     network = new EngineNetwork(parts, roles, engine.clearanceArray());
     kept = false;
     spark = new SparkSearch(engine.combination().mixture(), relief);
@@ -278,6 +282,7 @@ final class OperatingPointSolver {
         return false;
       }
     }
+    network.balanceWalls();
     cellSteps += (network.steps() - from) * network.cells();
     return true;
   }

@@ -65,7 +65,8 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
                 engine.clearances(),
                 c.intake().runnerChanges(),
                 c.heads().intakeShares(),
-                c.heads().exhaustShares())
+                c.heads().exhaustShares(),
+                c.mixture().byCylinder())
             .allMatch(each -> each.stream().distinct().count() <= 1);
     return alike ? placed(c, GasGraph.of(c, true), true) : every(c);
   }

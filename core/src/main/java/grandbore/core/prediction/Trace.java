@@ -11,12 +11,24 @@ public final class Trace {
   private final double[] angles;
   private final Map<Kind, double[]> series;
   private final List<DuctTrace> ducts;
+  private final HotWalls walls;
 
-  Trace(CurvePoint point, double[] angles, Map<Kind, double[]> series, List<DuctTrace> ducts) {
+  Trace(
+      CurvePoint point,
+      double[] angles,
+      Map<Kind, double[]> series,
+      List<DuctTrace> ducts,
+      HotWalls walls) {
     this.point = point;
     this.angles = angles;
     this.series = series;
     this.ducts = List.copyOf(ducts);
+    this.walls = walls;
+  }
+
+  /** How hot the metal around the gas is. */
+  public HotWalls walls() {
+    return walls;
   }
 
   /** What is written down. */

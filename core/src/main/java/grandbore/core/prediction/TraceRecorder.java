@@ -110,6 +110,11 @@ final class TraceRecorder {
       }
       along.add(new DuctTrace(duct.getKey(), duct.getValue().length(), states));
     }
-    return new Trace(point, sorted.stream().mapToDouble(Row::angle).toArray(), series, along);
+    return new Trace(
+        point,
+        sorted.stream().mapToDouble(Row::angle).toArray(),
+        series,
+        along,
+        unit.cylinder().walls().now(unit.exhaust()));
   }
 }

@@ -15,7 +15,7 @@ public record ModelSpread(double share, int engines, String of) {
    * are checked. The inputs of those engines are partly assumed, so that it holds a little of their
    * doubt as well.
    */
-  public static final ModelSpread OWN = new ModelSpread(0.049, 8, "its own checks against dynos");
+  public static final ModelSpread OWN = new ModelSpread(0.052, 8, "its own checks against dynos");
 
   /** Closer than any brake reads. */
   public static final double LEAST = 0.001;

@@ -265,6 +265,11 @@ final class GasField {
     walls.refresh(this, places);
   }
 
+  /** Makes the walls as hot as what they took from the gas since the last time wants. */
+  void balanceWalls() {
+    walls.balance(places);
+  }
+
   /** First half of a step: slopes, half-time face states, and the fluxes inside the pipes. */
   void predict(double dt) {
     double half = 0.5 * dt;

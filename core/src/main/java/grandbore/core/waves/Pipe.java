@@ -70,6 +70,11 @@ public final class Pipe {
       field.refreshWalls();
     }
 
+    /** Makes the walls as hot as what they took since the last time wants. */
+    public void balanceWalls() {
+      field.balanceWalls();
+    }
+
     /** First half of a step: slopes, half-time face states, and the fluxes inside the pipes. */
     public void predict(double dt) {
       field.predict(dt);
@@ -99,7 +104,13 @@ public final class Pipe {
     for (int i = 0; i < cells; i++) {
       int k = (int) ((i + 0.5) / cells * o.cells);
       set(i, o.pressure(k), o.temperature(k), o.velocity(k), o.burned(k));
+      field.walls.heatAs(o.field.walls, o.from + k, from + i);
     }
+  }
+
+  /** How hot the wall of a cell is, K. */
+  public double wallTemperature(int cell) {
+    return field.walls.temperature(from + cell);
   }
 
   /** The longest stable time step of a pipe that lies alone, s. */

@@ -8,7 +8,7 @@ public record PipeShape(List<Section> sections) {
    * @param length m
    * @param startArea m²
    * @param endArea m², the diameter running straight between the two
-   * @param wallTemperature K
+   * @param wall its temperature, and what it gives its heat to
    * @param frictionFactor multiple of the smooth straight pipe's friction, for bends and roughness
    * @param heatFactor multiple of Colburn's heat transfer of a smooth pipe, for pulsating entry
    *     flow
@@ -18,10 +18,33 @@ public record PipeShape(List<Section> sections) {
       double length,
       double startArea,
       double endArea,
-      double wallTemperature,
+      Wall wall,
       double frictionFactor,
       double heatFactor,
       double bendLoss) {
+    /**
+     * With a wall kept at a temperature.
+     *
+     * @param wallTemperature K
+     */
+    public Section(
+        double length,
+        double startArea,
+        double endArea,
+        double wallTemperature,
+        double frictionFactor,
+        double heatFactor,
+        double bendLoss) {
+      this(
+          length,
+          startArea,
+          endArea,
+          Wall.kept(wallTemperature),
+          frictionFactor,
+          heatFactor,
+          bendLoss);
+    }
+
     private double areaAt(double x) {
       double a = Math.sqrt(startArea);
       double d = a + x / length * (Math.sqrt(endArea) - a);
@@ -44,9 +67,10 @@ public record PipeShape(List<Section> sections) {
   }
 
   /**
-   * A stretch of it as one section: factors as their means by length, the wall as hot as it is on
-   * the mean of the heat that it gives, bends as many as lie in the stretch. So that a cell's walls
-   * change as little as the pipe's lengths do, wherever the cell's ends fall.
+   * A stretch of it as one section: factors as their means by length, the wall as hot at first as
+   * it is on the mean of the heat that it gives, and giving away what its parts do, bends as many
+   * as lie in the stretch. So that a cell's walls change as little as the pipe's lengths do,
+   * wherever the cell's ends fall.
    *
    * @param from distance from the start, m
    * @param to farther on, m
@@ -55,27 +79,34 @@ public record PipeShape(List<Section> sections) {
     double length = to - from;
     double friction = 0;
     double heat = 0;
-    double wall = 0;
-    double wallByHeat = 0;
     double bends = 0;
+    double hot = 0;
+    double hotByHeat = 0;
+    double outside = 0;
+    double conductance = 0;
+    double carried = 0;
+    double emissivity = 0;
     double start = 0;
     for (var s : sections) {
       double share = overlap(from, to, start, start + s.length) / length;
       friction += share * s.frictionFactor;
       heat += share * s.heatFactor;
-      wall += share * s.wallTemperature;
-      wallByHeat += share * s.heatFactor * s.wallTemperature;
       bends += share * length * s.bendLoss / s.length;
+      hot += share * s.wall.temperature();
+      hotByHeat += share * s.heatFactor * s.wall.temperature();
+      outside += share * s.wall.outside();
+      conductance += share * s.wall.conductance();
+      carried += share * s.wall.conductance() * s.wall.outside();
+      emissivity += share * s.wall.emissivity();
       start += s.length;
     }
-    return new Section(
-        length,
-        areaAt(from),
-        areaAt(to),
-        heat > 0 ? wallByHeat / heat : wall,
-        friction,
-        heat,
-        bends);
+    var wall =
+        new Wall(
+            heat > 0 ? hotByHeat / heat : hot,
+            conductance > 0 ? carried / conductance : outside,
+            conductance,
+            emissivity);
+    return new Section(length, areaAt(from), areaAt(to), wall, friction, heat, bends);
   }
 
   private static double overlap(double a, double b, double c, double d) {

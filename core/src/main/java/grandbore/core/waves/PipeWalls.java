@@ -4,12 +4,16 @@ import grandbore.core.gas.WorkingGas;
 
 /**
  * What walls do to the gas: Fanning's friction with Blasius' factor, losses of bends, and heat by
- * Colburn's analogy from the friction of a smooth pipe. Refreshed when asked.
+ * Colburn's analogy from the friction of a smooth pipe. Refreshed when asked; and how hot the walls
+ * are by what they took from the gas since they were last balanced.
  */
 final class PipeWalls {
   private static final double PRANDTL_TERM = 1.26;
   private static final double LAMINAR = 2000;
   private static final double STILL_AIR = 4;
+
+  /** Gas and walls that answer each other from cycle to cycle would not settle. */
+  private static final double RELAX = 0.5;
 
   private final WorkingGas gas;
   private final double[] diameter;
@@ -28,6 +32,14 @@ final class PipeWalls {
 
   private final double[] given;
 
+  /** What each wall gives its heat to; {@code null} where it is kept. */
+  private final Wall[] outside;
+
+  // Sums since the last balance, W/(m³ K) and W/m³.
+  private final double[] heatSum;
+  private final double[] heatTimesGas;
+  private int samples;
+
   PipeWalls(WorkingGas gas, int places) {
     this.gas = gas;
     diameter = new double[places];
@@ -38,11 +50,15 @@ final class PipeWalls {
     friction = new double[places];
     heat = new double[places];
     given = new double[places];
+    outside = new Wall[places];
+    heatSum = new double[places];
+    heatTimesGas = new double[places];
   }
 
   void set(int i, double across, PipeShape.Section section) {
     diameter[i] = across;
-    wallTemperature[i] = section.wallTemperature();
+    wallTemperature[i] = section.wall().temperature();
+    outside[i] = section.wall().outward(section.wall().temperature()) > 0 ? section.wall() : null;
     roughness[i] = section.frictionFactor();
     heatFactor[i] = section.heatFactor();
     bends[i] = section.bendLoss() / section.length();
@@ -54,6 +70,33 @@ final class PipeWalls {
     System.arraycopy(from.roughness, at, roughness, to, cells);
     System.arraycopy(from.heatFactor, at, heatFactor, to, cells);
     System.arraycopy(from.bends, at, bends, to, cells);
+    System.arraycopy(from.outside, at, outside, to, cells);
+  }
+
+  /** Takes over how hot another's wall is. */
+  void heatAs(PipeWalls from, int at, int to) {
+    if (outside[to] != null && from.outside[at] != null) {
+      wallTemperature[to] = from.wallTemperature[at];
+    }
+  }
+
+  double temperature(int i) {
+    return wallTemperature[i];
+  }
+
+  /** Makes every wall as hot as what it took since the last time and what it gives away want. */
+  void balance(int places) {
+    for (int i = 0; i < places; i++) {
+      if (outside[i] != null) {
+        double wanted =
+            outside[i].balanced(
+                heatSum[i], heatTimesGas[i], 4 / diameter[i] * samples, wallTemperature[i]);
+        wallTemperature[i] += RELAX * (wanted - wallTemperature[i]);
+      }
+      heatSum[i] = 0;
+      heatTimesGas[i] = 0;
+    }
+    samples = 0;
   }
 
   void refresh(GasField field, int places) {
@@ -74,7 +117,10 @@ final class PipeWalls {
           Math.max(
               least, heatFactor[i] * 0.5 * smooth * field.density[i] * speed * cp * PRANDTL_TERM);
       heat[i] = 4 * h / diameter[i];
+      heatSum[i] += heat[i];
+      heatTimesGas[i] += heat[i] * t;
     }
+    samples++;
   }
 
   /** Heat given to a cell in a step, J/m³. */

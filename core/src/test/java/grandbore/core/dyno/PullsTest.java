@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.dyno.effects.Effect;
 import grandbore.core.dyno.effects.Jets;
+import grandbore.core.dyno.effects.LambdaMap;
 import grandbore.core.dyno.effects.Parabola;
 import grandbore.core.dyno.effects.Repeats;
 import grandbore.core.dyno.effects.SparkHill;
@@ -259,6 +260,53 @@ class PullsTest {
     assertThat(hill.smallest()).isCloseTo(34 - Math.sqrt(0.005 * 500 / c), within(1e-4));
     var proved = SparkHill.of(pulls, Standard.NONE, Math.toRadians(3)).get(3);
     assertThat(proved.best()).isCloseTo(31, within(1e-6));
+  }
+
+  /**
+   * A probe in each of four cylinders: lambda by speed is their mean, by cylinder each one's share
+   * of it; with one probe missing nothing is said of cylinders.
+   */
+  @Test
+  void lambdaIsToldBySpeedAndByCylinder() {
+    double[] share = {1.04, 0.97, 1.01, 0.98};
+    var rows = pull(1, 30, "", PullsTest::hump).rows();
+    var rpm = rows.columns().getFirst().values();
+    var columns = new ArrayList<>(rows.columns());
+    for (int k = 0; k < share.length; k++) {
+      double own = share[k];
+      columns.add(
+          new Column(
+              Channel.CYLINDER_LAMBDA,
+              k + 1,
+              rpm.stream().map(n -> own * (0.95 - (n - 3000) * 1e-5)).toList()));
+    }
+    var map = LambdaMap.of(read(columns));
+    assertThat(map.byCylinder(4)).hasSize(4);
+    for (int k = 0; k < share.length; k++) {
+      assertThat(map.byCylinder(4).get(k)).isCloseTo(share[k], within(1e-6));
+    }
+    assertThat(map.table().meanLambda()).isBetween(0.90, 0.95);
+    assertThat(map.byCylinder(6)).isEmpty();
+    assertThat(LambdaMap.of(read(columns.subList(0, 5))).byCylinder(4)).isEmpty();
+  }
+
+  private static Pull read(List<Column> columns) {
+    var p = pull(1, 30, "", PullsTest::hump);
+    return new Pull(
+        1,
+        p.day(),
+        p.at(),
+        p.how(),
+        p.rate(),
+        p.inertia(),
+        p.air(),
+        p.carries(),
+        p.spark(),
+        p.changed(),
+        p.fitted(),
+        p.source(),
+        p.note(),
+        new Recorded(p.rows().seconds(), columns));
   }
 
   /** Fuel goes with area: four jets two per cent wider pass 4.04 % more; altitude makes it rich. */

@@ -243,11 +243,16 @@ class RehearsalTest {
         .toList();
   }
 
-  /** What was hidden is found, within what the calibration itself says that it may be off. */
+  /**
+   * What was hidden is found, within what the calibration itself says that it may be off: of twelve
+   * factors chance leaves more than two beyond two standard errors once in fifty days, and a mean
+   * square of 1.5 errors and more once in a hundred. Over twelve other days 70 of 72 lay within.
+   */
   @Test
   void calibrationFindsTheTruth() {
     int within = 0;
     int all = 0;
+    double squares = 0;
     for (int seed = 11; seed <= 12; seed++) {
       var hidden = Hidden.drawn(DIFFERS, seed);
       var dyno = new SimulatedDyno(engine, hidden, DAY, solver);
@@ -256,6 +261,7 @@ class RehearsalTest {
       for (var l : found.learnt()) {
         double truth = hidden.factors().get(l.coefficient());
         all++;
+        squares += Math.pow((l.value() - truth) / l.error(), 2);
         within += Math.abs(l.value() - truth) <= 2 * l.error() ? 1 : 0;
       }
       assertThat(found.after()).isLessThan(0.006).isLessThan(found.before());
@@ -268,7 +274,8 @@ class RehearsalTest {
       double told = off(found.change().orElseThrow().on(held(best - 22)), next);
       assertThat(told).isLessThan(0.012);
     }
-    assertThat(within).isGreaterThanOrEqualTo((int) Math.floor(0.95 * all));
+    assertThat(within).isGreaterThanOrEqualTo(all - 2);
+    assertThat(Math.sqrt(squares / all)).isLessThan(1.5);
   }
 
   private static double off(BuiltEngine e, Pull pull) {

@@ -26,7 +26,8 @@ class CylinderTest {
 
   private static CylinderGeometry geometry(double ratio) {
     double swept = Math.PI / 4 * BORE * BORE * 0.088;
-    return new CylinderGeometry(CRANK, BORE, swept / (ratio - 1), 2.4, CylinderGeometry.Walls.HOT);
+    return new CylinderGeometry(
+        CRANK, BORE, swept / (ratio - 1), 2.4, CylinderGeometry.Walls.working(false));
   }
 
   private static Cylinder atBottom(WorkingGas gas, CylinderGeometry g, HeatTransfer heat) {
@@ -96,7 +97,7 @@ class CylinderTest {
             double t = gas.temperature(state[0] / mass, y, 400);
             double v = g.volume(angle);
             double p = mass * gas.gasConstant(y) * t / v;
-            double q = heat.coefficient(p, t, v, 12, true, 0) * g.wallTerm(v, t) / SPEED;
+            double q = heat.coefficient(p, t, v, 12, true, 0) * overWalls(g, v, t) / SPEED;
             double w = p * g.boreArea() * CRANK.slope(angle);
             return new double[] {-w - q, w};
           }
@@ -110,6 +111,14 @@ class CylinderTest {
         .isCloseTo(
             solved.getPrimaryState()[0] - mass * gas.energy(300, y),
             Percentage.withPercentage(0.1));
+  }
+
+  /** Areas of the walls times how much hotter the gas is, m² K. */
+  private static double overWalls(CylinderGeometry g, double volume, double t) {
+    var walls = g.walls();
+    return g.headArea() * (t - walls.head().temperature())
+        + g.boreArea() * (t - walls.crown().temperature())
+        + Math.PI * BORE * g.depth(volume) * (t - walls.liner().temperature());
   }
 
   /** Fired: all the charge's energy is in the gas, the walls or the piston's work. */

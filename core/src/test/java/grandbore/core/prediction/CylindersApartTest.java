@@ -1,10 +1,14 @@
 package grandbore.core.prediction;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Combination;
+import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Mixture;
+import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
@@ -119,11 +123,61 @@ class CylindersApartTest extends EngineTest {
     }
   }
 
+  /**
+   * A cylinder that runs leaner than the others makes what it makes where all run as lean; the
+   * others make what they made. Its spark is the engine's.
+   */
+  @Test
+  void aLeanCylinderBurnsItsOwnMixture() {
+    var base = fixed(0.85);
+    var even = point(base, 6000, Fidelity.FULL);
+    for (double lambda : new double[] {0.75, 1.0, 1.12}) {
+      double others = (N * 0.85 - lambda) / (N - 1);
+      var shares = all(others / 0.85, 2, lambda / 0.85);
+      var p = point(base.with("mixture.byCylinder", shares), 6000, Fidelity.FULL);
+      var alone = point(fixed(lambda), 6000, Fidelity.FULL);
+      double own = cylinder(p, 2).imep() / cylinder(even, 2).imep();
+      double all = cylinder(alone, 2).imep() / cylinder(even, 2).imep();
+      assertThat(own).as("lambda %.2f", lambda).isCloseTo(all, within(0.02));
+      for (int n : new int[] {1, 3, 4}) {
+        assertThat(cylinder(p, n).fresh())
+            .isCloseTo(cylinder(even, n).fresh(), Percentage.withPercentage(0.6));
+      }
+      // Fuel and air that came in are those of the mean: the pipes' gas is one.
+      assertThat(p.airFlow()).isCloseTo(even.airFlow(), Percentage.withPercentage(0.6));
+      if (lambda > 1) {
+        assertThat(least(p, Comparator.comparingDouble(CylinderPoint::imep))).isEqualTo(2);
+      }
+    }
+  }
+
+  private static Combination fixed(double lambda) {
+    var c = FOUR.with("mixture.spark", Mixture.Spark.FIXED);
+    c = with(c, "mixture.advance", 32, Measure.DEGREES);
+    return with(c, "mixture.lambda", lambda, Measure.NONE);
+  }
+
+  /** By cylinder means one for each, near the mean; what no spark lights is not asked for. */
+  @Test
+  void whatIsWrongByCylinderIsNamed() {
+    assertThatThrownBy(() -> FOUR.with("mixture.byCylinder", List.of(1.0, 1.1)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("mixture.byCylinder")
+        .hasMessageContaining("one for each of 4");
+    assertThatThrownBy(() -> FOUR.with("mixture.byCylinder", all(1.0, 3, 1.6)))
+        .isInstanceOf(InvalidInput.class)
+        .hasMessageContaining("0.70 to 1.40");
+    var lean = FOUR.with("mixture.byCylinder", all(0.9, 1, 1.4)).mixture();
+    assertThat(lean.lambda(1)).isEqualTo(Math.min(1.25, 1.4 / 1.025 * lean.lambda().si()));
+    assertThat(lean.lambda(2)).isCloseTo(0.9 / 1.025 * lean.lambda().si(), within(1e-12));
+  }
+
   /** The same number for every cylinder is the engine as specified. */
   @Test
   void equalSharesAreNoShares() {
     var even = FOUR.with("heads.intakeShares", Collections.nCopies(N, 1.0));
     even = even.with("intake.runnerChanges", Collections.nCopies(N, 0.0));
+    even = even.with("mixture.byCylinder", Collections.nCopies(N, 1.02));
     assertThat(point(even, 6000, Fidelity.FULL).torque())
         .isEqualTo(point(FOUR, 6000, Fidelity.FULL).torque());
   }

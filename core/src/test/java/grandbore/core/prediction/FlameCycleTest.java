@@ -52,7 +52,7 @@ class FlameCycleTest {
       double clearance = SWEPT / (ratio - 1);
       double head = clearance - DISH - GAP * Math.PI / 4 * BORE * BORE;
       var shape = ChamberShape.of(form, valves, BORE, head, DISH, GAP, 0, 0, plugs);
-      var walls = CylinderGeometry.Walls.HOT;
+      var walls = CylinderGeometry.Walls.working(false);
       var crank = new SliderCrank(STROKE / 2, 0.152, 0);
       var woschni = new Woschni(BORE);
       var c =

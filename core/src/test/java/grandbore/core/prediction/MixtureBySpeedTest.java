@@ -44,7 +44,10 @@ class MixtureBySpeedTest extends EngineTest {
         Measure.DEGREES);
   }
 
-  /** At each speed it runs as the engine that has those figures at all speeds. */
+  /**
+   * At each speed it runs as the engine that has those figures at all speeds, within what a run
+   * from cold stops short of where one from near ends.
+   */
   @Test
   void eachSpeedRunsWithItsOwn() {
     var whole = set(FOUR, 2.68 / 3, 30).with("mixture.bySpeed", table(true));
@@ -53,7 +56,7 @@ class MixtureBySpeedTest extends EngineTest {
       var alone = point(set(FOUR, LAMBDA[i], SPARK[i]), SPEEDS.get(i), Fidelity.LIVE);
       assertThat(points.get(i).torque())
           .as("at %.0f", SPEEDS.get(i))
-          .isCloseTo(alone.torque(), Percentage.withPercentage(0.15));
+          .isCloseTo(alone.torque(), Percentage.withPercentage(0.25));
       assertThat(points.get(i).spark()).isCloseTo(Math.toRadians(SPARK[i]), within(1e-9));
     }
     // Leaner and richer than the mean: told apart from the engine of one mixture.
@@ -69,7 +72,12 @@ class MixtureBySpeedTest extends EngineTest {
     var mixture = set(FOUR, 0.9 * table(true).meanLambda(), 33).mixture();
     mixture =
         new Mixture(
-            mixture.fuel(), mixture.lambda(), mixture.spark(), mixture.advance(), table(true));
+            mixture.fuel(),
+            mixture.lambda(),
+            mixture.spark(),
+            mixture.advance(),
+            table(true),
+            List.of());
     for (double rpm : new double[] {1500, 3000, 3750, 6000, 9000}) {
       double f = Math.clamp((rpm - 3000) / 1500, 0, 2);
       double lambda = f < 1 ? 0.98 - 0.08 * f : 0.90 - 0.10 * (f - 1);
@@ -79,7 +87,9 @@ class MixtureBySpeedTest extends EngineTest {
     }
     // Without spark in it the spark is one for all; and no further than a charge can be lit.
     Given rich = mixture.lambda().with(0.66, Provenance.CARD);
-    var bare = new Mixture(mixture.fuel(), rich, mixture.spark(), mixture.advance(), table(false));
+    var bare =
+        new Mixture(
+            mixture.fuel(), rich, mixture.spark(), mixture.advance(), table(false), List.of());
     assertThat(bare.at(Measure.RPM.toSi(6000)).advance()).isEqualTo(bare.advance());
     assertThat(bare.at(Measure.RPM.toSi(6000)).lambda().si()).isEqualTo(0.65);
   }

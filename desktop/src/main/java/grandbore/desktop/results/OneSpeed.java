@@ -2,6 +2,7 @@ package grandbore.desktop.results;
 
 import grandbore.core.prediction.CurvePoint;
 import grandbore.core.prediction.CylinderPoint;
+import grandbore.core.prediction.HotWalls;
 import grandbore.core.prediction.Trace;
 import grandbore.core.prediction.Trace.Kind;
 import grandbore.core.studies.Starving;
@@ -38,6 +39,7 @@ final class OneSpeed extends VBox {
   private final PlotPane burn;
   private final PlotPane zones;
   private final Label flame = new Label();
+  private final Label metal = new Label();
   private final GridPane cylinders = new GridPane();
   private final Label words = new Label();
 
@@ -52,6 +54,9 @@ final class OneSpeed extends VBox {
     flame.setWrapText(true);
     flame.getStyleClass().add("soft");
     flame.setId("flame-words");
+    metal.setWrapText(true);
+    metal.getStyleClass().add("soft");
+    metal.setId("metal-words");
     words.setWrapText(true);
     words.getStyleClass().add("soft");
     words.setId("worst-cylinder");
@@ -62,6 +67,7 @@ final class OneSpeed extends VBox {
             PlotPane.pair(loop, waves),
             flame,
             PlotPane.pair(burn, zones),
+            metal,
             words,
             cylinders);
   }
@@ -108,7 +114,24 @@ final class OneSpeed extends VBox {
     }
     waves.show(crank, p.symbol() + " absolute", lines);
     burned(trace, shown);
+    metal(trace.walls(), shown);
     each(trace.point(), shown);
+  }
+
+  private void metal(HotWalls hot, Shown shown) {
+    var t = shown.temperature();
+    metal.setText(
+        String.format(
+            Locale.US,
+            "The metal's surface, on the mean of a cycle: head %2$.0f, piston's crown %3$.0f,"
+                + " cylinder %4$.0f, exhaust port %5$.0f, end of its pipe %6$.0f %1$s. Glowing"
+                + " pipes burn: keep hands, hoses and fuel away.",
+            t.symbol(),
+            t.fromSi(hot.head()),
+            t.fromSi(hot.crown()),
+            t.fromSi(hot.liner()),
+            t.fromSi(hot.exhaustPort()),
+            t.fromSi(hot.exhaustPipe())));
   }
 
   /** The flame from before top centre on. */

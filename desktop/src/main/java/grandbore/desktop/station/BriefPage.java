@@ -12,6 +12,7 @@ import grandbore.core.runs.Urgency;
 import grandbore.core.units.Quantity;
 import grandbore.core.working.BriefChecks;
 import grandbore.desktop.composition.Columns;
+import grandbore.desktop.controls.ByCylinder;
 import grandbore.desktop.controls.CheckRows;
 import grandbore.desktop.controls.ChoiceField;
 import grandbore.desktop.controls.InputGrid;
@@ -77,7 +78,7 @@ final class BriefPage {
             Page.group("What it is for", purposeInputs()),
             Page.group(
                 "What is wanted of it", wanted(), Page.hint("What may not be changed:"), kept()),
-            Page.group("What it burns and breathes", air(), new MixtureRow(session))),
+            Page.group("What it burns and breathes", air(), new MixtureRow(session), lambdas())),
         Page.part("Donor: is it what it was sold as"),
         new InputGrid(session).with("brief.soldAs", "brief.soldBore", "brief.soldRatio"),
         donor,
@@ -85,6 +86,15 @@ final class BriefPage {
             "Race fuels and methanol poison through the skin and burn with a flame that may not be"
                 + " seen: follow the maker's sheet. A predicted power is no promise that parts"
                 + " stand it, a predicted knock limit no promise that the engine will not knock."));
+  }
+
+  private VBox lambdas() {
+    return new VBox(
+        4,
+        new ByCylinder(session, "Lambda by cylinder", "mixture.byCylinder", ByCylinder.Kind.SHARE),
+        Page.hint(
+            "Over the mean of all. The full model burns each cylinder's own; a log of every"
+                + " cylinder fills it in at Dyno."));
   }
 
   /** The brief as one says it. */

@@ -103,12 +103,14 @@ class LineNamesTest {
     var named = places.stream().filter(Objects::nonNull).toList();
     assertThat(named.size()).isBetween(10, 199);
     double height = 0.08 * 160;
-    for (var a : named) {
-      for (var b : named) {
+    for (int i = 0; i < named.size(); i++) {
+      for (int j = 0; j < i; j++) {
+        var a = named.get(i);
+        var b = named.get(j);
         double low = a.above() ? a.y() : a.y() - height;
         double other = b.above() ? b.y() : b.y() - height;
         boolean aside = Math.abs(a.x() - b.x()) >= 6000 * 5.8 * 2 / PIXELS - 1;
-        assertThat(a == b || aside || Math.abs(low - other) > 0.9 * height).isTrue();
+        assertThat(aside || Math.abs(low - other) > 0.9 * height).isTrue();
       }
     }
   }

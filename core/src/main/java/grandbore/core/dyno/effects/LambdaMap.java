@@ -8,15 +8,17 @@ import grandbore.core.dyno.Column;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.PullCurve;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
  * Lambda as it was read, by speed and by where.
  *
  * @param places as headed: the engine, banks, cylinders
+ * @param cylinders the number of the cylinder at each place; 0 where it is of more than one
  * @param rows by rising speed
  */
-public record LambdaMap(List<String> places, List<Row> rows) {
+public record LambdaMap(List<String> places, List<Integer> cylinders, List<Row> rows) {
   private static final double STEP = 250;
 
   /**
@@ -31,6 +33,7 @@ public record LambdaMap(List<String> places, List<Row> rows) {
 
   public LambdaMap {
     places = List.copyOf(places);
+    cylinders = List.copyOf(cylinders);
     rows = List.copyOf(rows);
   }
 
@@ -51,7 +54,10 @@ public record LambdaMap(List<String> places, List<Row> rows) {
       double at = n;
       rows.add(new Row(at, curves.stream().map(c -> c.at(at)).toList()));
     }
-    return new LambdaMap(columns.stream().map(Column::title).toList(), rows);
+    return new LambdaMap(
+        columns.stream().map(Column::title).toList(),
+        columns.stream().map(c -> c.channel() == Channel.CYLINDER_LAMBDA ? c.place() : 0).toList(),
+        rows);
   }
 
   /**
@@ -68,6 +74,32 @@ public record LambdaMap(List<String> places, List<Row> rows) {
       }
     }
     return means.size() < 2 ? MixtureTable.NONE : new MixtureTable(Provenance.MEASURED, means);
+  }
+
+  /**
+   * Each cylinder's lambda over the mean of all of them, on the mean of the speeds at which all
+   * were read; none unless every cylinder of so many was.
+   */
+  public List<Double> byCylinder(int number) {
+    var shares = new double[number];
+    int read = 0;
+    for (var row : rows) {
+      var each = new double[number];
+      for (int k = 0; k < cylinders.size(); k++) {
+        if (cylinders.get(k) > 0 && cylinders.get(k) <= number) {
+          each[cylinders.get(k) - 1] = row.lambda.get(k);
+        }
+      }
+      if (Arrays.stream(each).allMatch(Mixture::burns)) {
+        double mean = Arrays.stream(each).average().orElseThrow();
+        for (int k = 0; k < number; k++) {
+          shares[k] += each[k] / mean;
+        }
+        read++;
+      }
+    }
+    double rowsRead = read;
+    return read == 0 ? List.of() : Arrays.stream(shares).map(s -> s / rowsRead).boxed().toList();
   }
 
   /** The mean of all places between two speeds; not a number where none was read. */
