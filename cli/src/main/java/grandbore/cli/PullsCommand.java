@@ -13,6 +13,7 @@ import picocli.CommandLine.Spec;
       PullsCorrectCommand.class,
       PullsCheckCommand.class,
       PullsCompareCommand.class,
+      PullsDaysCommand.class,
       PullsCalibrateCommand.class
     })
 final class PullsCommand implements Callable<Integer> {

@@ -79,6 +79,13 @@ class PullsTest {
         .allMatch(r -> r[0].equals("5"));
     var compare = Ran.run("pulls", "compare", "--build", pulled, "--format", "json");
     assertThat(compare.out()).contains("\"changed\" : \"spark 8°\"").contains("\"told\"");
+    // The one bad pull of its five is counted and is not the best.
+    var days = Ran.run("pulls", "days", "--build", pulled).rows();
+    assertThat(days).hasSize(2);
+    assertThat(days.get(1)[3]).isEqualTo("5");
+    assertThat(days.get(1)[4]).isEqualTo("4");
+    assertThat(days.get(1)[5]).isNotEqualTo("5");
+    assertThat(Double.parseDouble(days.get(1)[6])).isBetween(50.0, 1000.0);
     String known = folder.resolve("known.json").toString();
     var learned =
         Ran.run(

@@ -206,6 +206,34 @@ class DynoTest extends BenchTest {
         .hasSizeGreaterThan(8);
   }
 
+  /** The day is told with its best; its pulls alone are shown from there, and all again. */
+  @Test
+  void daysAreToldAndTheirPullsShown() {
+    view("dyno-days");
+    until("the day", () -> said("#dyno-days-cards").contains("12 pulls, 11 of them good"));
+    assertThat(said("#dyno-days-cards"))
+        .contains("Third of October", "3 October 2026", "best: pull", "lb·ft at", "hp at")
+        .contains("come back to as it was in pull 2");
+    // Another day's pull: the list has both days, until one is chosen.
+    var pull =
+        bench.session().notes(OnDyno.class).stream().filter(n -> n.kind() == OnDyno.Kind.PULL);
+    var other =
+        pull.reduce((a, b) -> b)
+            .orElseThrow()
+            .document()
+            .replace("Third of October", "Tenth of October")
+            .replace("2026-10-03", "2026-10-10")
+            .replace("\"number\":12", "\"number\":13");
+    robot.interact(() -> bench.session().keep(new OnDyno(OnDyno.Kind.PULL, other), ""));
+    until("both days", () -> said("#dyno-days-cards").contains("Tenth of October"));
+    assertThat(said("#dyno-days-compared")).contains("Tenth of October", "Third of October");
+    press("#dyno-day-tenth-of-october");
+    until("its pull", () -> isShown("#dyno-pull-13"));
+    assertThat(robot.lookup("#dyno-pull-12").tryQuery()).isEmpty();
+    choose("#dyno-day-shown", "all days");
+    until("all pulls", () -> robot.lookup("#dyno-pull-12").tryQuery().isPresent());
+  }
+
   @Test
   void causeIsFoundByTheCheapestTest() {
     view("dyno-cause");

@@ -55,6 +55,7 @@ public enum ViewName {
   DYNO_GAUGES("Gauges", "dyno-gauges"),
   DYNO_PULLS("Pulls", "dyno-pulls"),
   DYNO_LOG("Log", "dyno-log"),
+  DYNO_DAYS("Days", "dyno-days"),
   DYNO_CAUSE("Find the cause", "dyno-cause"),
   DYNO_LEARN("Learn", "dyno-learn-view"),
   JOB_ROUTE("Route", "job-route"),

@@ -55,6 +55,14 @@ public final class Views {
     return this;
   }
 
+  /** Shows the view of a name. */
+  public void choose(ViewName name) {
+    group.getToggles().stream()
+        .filter(t -> t instanceof ToggleButton b && name.id().equals(b.getId()))
+        .findFirst()
+        .ifPresent(group::selectToggle);
+  }
+
   /** The views that a page is made of; none where it has only one. */
   public static Optional<Views> in(Node page) {
     for (var node : page.lookupAll(".views")) {

@@ -19,14 +19,17 @@ public final class DynoPage {
   public static Node make(Session session, CurveService curves, Look look, Overlay overlay) {
     var state = new DynoState(session);
     var live = new LiveDyno(session, curves.runs(), state);
-    var views =
-        new Views()
-            .with(ViewName.DYNO_BEFORE, () -> new BeforeView(session, curves, state))
-            .with(ViewName.DYNO_GAUGES, () -> new GaugesView(session, live, overlay))
-            .with(ViewName.DYNO_PULLS, () -> new PullsView(session, state, look))
-            .with(ViewName.DYNO_LOG, () -> new LogView(session, state, look))
-            .with(ViewName.DYNO_CAUSE, () -> new CauseView(session, state))
-            .with(ViewName.DYNO_LEARN, () -> new LearnView(session, curves, state, look));
+    var views = new Views();
+    views
+        .with(ViewName.DYNO_BEFORE, () -> new BeforeView(session, curves, state))
+        .with(ViewName.DYNO_GAUGES, () -> new GaugesView(session, live, overlay))
+        .with(ViewName.DYNO_PULLS, () -> new PullsView(session, state, look))
+        .with(ViewName.DYNO_LOG, () -> new LogView(session, state, look))
+        .with(
+            ViewName.DYNO_DAYS,
+            () -> new DaysView(session, state, look, () -> views.choose(ViewName.DYNO_PULLS)))
+        .with(ViewName.DYNO_CAUSE, () -> new CauseView(session, state))
+        .with(ViewName.DYNO_LEARN, () -> new LearnView(session, curves, state, look));
     var trouble = Page.hint("");
     trouble.setId("dyno-trouble");
     state.troubleProperty().subscribe(trouble::setText);

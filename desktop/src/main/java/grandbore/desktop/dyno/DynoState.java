@@ -16,6 +16,8 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
 
 /** The build's days at the dyno as the window holds them, read and judged on another thread. */
 public final class DynoState {
@@ -23,6 +25,7 @@ public final class DynoState {
   private final ReadOnlyObjectWrapper<DynoBook> book = new ReadOnlyObjectWrapper<>(DynoBook.NONE);
   private final ReadOnlyStringWrapper trouble = new ReadOnlyStringWrapper("");
   private final ObjectProperty<Standard> standard = new SimpleObjectProperty<>(Standard.SAE_J1349);
+  private final StringProperty day = new SimpleStringProperty("");
   private List<Kept> read = List.of();
   private long of;
   private int asked;
@@ -81,6 +84,18 @@ public final class DynoState {
   /** Why it can't be read; empty where it can. */
   ReadOnlyStringProperty troubleProperty() {
     return trouble.getReadOnlyProperty();
+  }
+
+  /** Whose pulls are shown; empty for all days'. */
+  StringProperty dayProperty() {
+    return day;
+  }
+
+  /** Pulls that are shown, in their order. */
+  List<DynoBook.KeptPull> shown() {
+    var all = book().pulls();
+    var some = all.stream().filter(p -> p.pull().day().equals(day.get())).toList();
+    return some.isEmpty() ? all : some;
   }
 
   /** Under which torque is told in the whole station. */

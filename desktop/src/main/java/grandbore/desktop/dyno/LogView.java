@@ -291,7 +291,15 @@ final class LogView extends VBox {
     var good = good();
     var table = good.isEmpty() ? MixtureTable.NONE : LambdaMap.of(good.getLast()).table();
     if (table.isGiven()) {
-      session.edit("Lambda as it was read", b -> b.with(table.on(b.combination())));
+      int cylinders = session.build().combination().bottomEnd().cylinders();
+      var each = LambdaMap.of(good.getLast()).byCylinder(cylinders);
+      session.edit(
+          "Lambda as it was read",
+          b -> {
+            var c = table.on(b.combination());
+            // Where not every cylinder was read, what is known of them stays.
+            return b.with(each.isEmpty() ? c : c.with("mixture.byCylinder", each));
+          });
     }
   }
 

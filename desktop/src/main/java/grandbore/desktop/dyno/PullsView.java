@@ -35,6 +35,8 @@ import javafx.scene.layout.VBox;
 
 /** All pulls over one another, each with its verdict; and how more of them come in. */
 final class PullsView extends VBox {
+  private static final String ALL_DAYS = "all days";
+
   private final Session session;
   private final DynoState state;
   private final PlotPane plot;
@@ -43,6 +45,8 @@ final class PullsView extends VBox {
   private final VBox list = new VBox(2);
   private final VBox chosen = new VBox(6);
   private final ToggleGroup group = new ToggleGroup();
+  private final ComboBox<String> days = new ComboBox<>();
+  private boolean filling;
   private int number;
   private int newest;
 
@@ -71,7 +75,10 @@ final class PullsView extends VBox {
     width.setId("dyno-smoothing");
     width.setAccessibleText("smoothing, half width in rpm");
     width.setPrefWidth(160);
-    var bar = new FlowPane(8, 4, new Label("Told under"), standard, smoothing, width);
+    days.setId("dyno-day-shown");
+    days.setAccessibleText("the day whose pulls are shown");
+    days.setOnAction(e -> pickDay());
+    var bar = new FlowPane(8, 4, new Label("Told under"), standard, smoothing, width, days);
     bar.setAlignment(Pos.CENTER_LEFT);
     var both = new HBox(12, list, chosen);
     list.setMinWidth(270);
@@ -84,13 +91,33 @@ final class PullsView extends VBox {
         state.bookProperty(),
         state.standardProperty(),
         width.valueProperty(),
+        state.dayProperty(),
         session.buildProperty());
   }
 
   private void refresh() {
+    days();
     smoothing.setText("smoothed over ±%.0f rpm".formatted(width.getValue()));
     draw();
     fill();
+  }
+
+  /** All days that there are, where there is more than one. */
+  private void days() {
+    var names = new ArrayList<>(List.of(ALL_DAYS));
+    state.book().pulls().stream().map(p -> p.pull().day()).distinct().forEach(names::add);
+    filling = true;
+    days.getItems().setAll(names);
+    String day = state.dayProperty().get();
+    days.setValue(names.contains(day) ? day : ALL_DAYS);
+    filling = false;
+    Page.show(days, names.size() > 2);
+  }
+
+  private void pickDay() {
+    if (!filling && days.getValue() != null) {
+      state.dayProperty().set(days.getValue().equals(ALL_DAYS) ? "" : days.getValue());
+    }
   }
 
   private void draw() {
@@ -112,7 +139,7 @@ final class PullsView extends VBox {
                           .mapToDouble(r -> torque.fromSi(f.prediction().torque(r.rpm(), standard)))
                           .toArray()));
             });
-    var stand = state.book().pulls().stream().filter(p -> !p.struck()).toList();
+    var stand = state.shown().stream().filter(p -> !p.struck()).toList();
     for (var p : stand) {
       try {
         var curve = PullCurve.torque(p.pull(), standard, width.getValue());
@@ -158,7 +185,11 @@ final class PullsView extends VBox {
       number = last;
     }
     newest = last;
-    for (var p : pulls) {
+    var shown = state.shown();
+    if (shown.stream().noneMatch(p -> p.pull().number() == number)) {
+      number = shown.getLast().pull().number();
+    }
+    for (var p : shown) {
       list.getChildren().add(entry(p));
     }
     state.book().pull(number).ifPresent(this::show);

@@ -297,6 +297,7 @@ public enum Station {
               ViewName.DYNO_GAUGES,
               ViewName.DYNO_PULLS,
               ViewName.DYNO_LOG,
+              ViewName.DYNO_DAYS,
               ViewName.DYNO_CAUSE,
               ViewName.DYNO_LEARN);
       case JOB ->

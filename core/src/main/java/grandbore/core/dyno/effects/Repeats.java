@@ -56,6 +56,17 @@ public record Repeats(double deviation, int freedom) {
     return PullCurve.torque(pull, standard, PullCurve.USUAL_WIDTH).mean(from, to);
   }
 
+  /** Pooled with that of other pulls, each within its own. */
+  Repeats with(Repeats o) {
+    int both = freedom + o.freedom;
+    return both == 0
+        ? this
+        : new Repeats(
+            Math.sqrt(
+                (freedom * deviation * deviation + o.freedom * o.deviation * o.deviation) / both),
+            both);
+  }
+
   /** Whether anything was repeated. */
   public boolean isKnown() {
     return freedom > 0;
