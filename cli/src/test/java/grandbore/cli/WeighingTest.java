@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.json.JsonMapper;
 import grandbore.book.BuildDocument;
 import grandbore.book.BuildJson;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.studies.Repeatability;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -75,7 +76,9 @@ class WeighingTest {
     assertThat(beside).hasSize(2);
     assertThat(beside.get(1).get("build").asText()).isEqualTo("Longer");
     double gain = beside.get(1).get("gain_over_first_kw").asDouble();
-    assertThat(Math.abs(gain)).isGreaterThan(0.1);
+    // Begun elsewhere, it ends within what the model can tell.
+    double sharp = Repeatability.of(beside.get(0).get("band_power_kw").asDouble());
+    assertThat(Math.abs(gain)).isGreaterThan(2 * sharp);
     var inputs = rows("compare", four, longer, "--show", "inputs");
     assertThat(inputs).hasSize(1);
     assertThat(inputs.get(0).get("input").asText()).isEqualTo("exhaust.primaryLength");
@@ -93,7 +96,7 @@ class WeighingTest {
                 .formatted(value.replaceAll(" mm.*", "")));
     var ladder = rows(with(OF_FOUR, "ladder", "--build", four, "--changes", changes.toString()));
     assertThat(ladder).hasSize(1);
-    assertThat(ladder.get(0).get("alone_kw").asDouble()).isCloseTo(gain, within(0.02));
+    assertThat(ladder.get(0).get("alone_kw").asDouble()).isCloseTo(gain, within(sharp));
     assertThat(ladder.get(0).get("so_far_kw")).isEqualTo(ladder.get(0).get("alone_kw"));
     assertThat(ladder.get(0).get("money").asDouble()).isEqualTo(120);
 
@@ -110,8 +113,9 @@ class WeighingTest {
                 "exhaust.primaryLength"));
     assertThat(sweep).hasSize(3);
     double stands = sweep.get(1).get("band_power_kw").asDouble();
-    assertThat(sweep.get(2).get("band_power_kw").asDouble() - stands).isCloseTo(gain, within(0.02));
-    assertThat(stands).isCloseTo(beside.get(0).get("band_power_kw").asDouble(), within(0.02));
+    assertThat(sweep.get(2).get("band_power_kw").asDouble() - stands)
+        .isCloseTo(gain, within(sharp));
+    assertThat(stands).isCloseTo(beside.get(0).get("band_power_kw").asDouble(), within(sharp));
 
     var why = rows(with(OF_FOUR, "compare", four, longer, "--show", "why"));
     for (var row : why) {

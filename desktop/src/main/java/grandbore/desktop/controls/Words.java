@@ -147,6 +147,12 @@ public final class Words {
             case OIL_PUMP_ONLY -> "oil pump only";
             case ALL -> "all of them";
           };
+      case BottomEnd.Layout l ->
+          switch (l) {
+            case INLINE -> "in line";
+            case VEE -> "vee";
+            case FLAT -> "flat";
+          };
       case BottomEnd.Numbering n ->
           switch (n) {
             case ALTERNATING -> "odd, even banks";

@@ -31,6 +31,9 @@ final class CurveMarks {
   private static final int SMALL = 11;
   private static final int LARGE = 13;
 
+  /** Of the width, left free before the right edge. */
+  private static final double EDGE = 0.015;
+
   /** Peaks stand over their curve by this share of the axis, or under it. */
   private static final double ABOVE = 0.025;
 
@@ -94,7 +97,7 @@ final class CurveMarks {
     if (seen.curve() == null) {
       return;
     }
-    peaks(seen.curve());
+    peaks(seen.curve(), wants, watts);
     for (var point : seen.curve().points()) {
       if (!point.converged()) {
         var mark = text("✕ not converged", point.rpm(), 0.05, look.palette().soft());
@@ -149,9 +152,15 @@ final class CurveMarks {
             .toArray());
   }
 
-  private void peaks(Curve curve) {
+  private void peaks(Curve curve, WantedBand wants, double watts) {
     var p = look.palette();
-    var lines = List.of(line("", curve, scale::torqueShare), line("", curve, scale::powerShare));
+    var lines = new ArrayList<Line>();
+    lines.add(line("", curve, scale::torqueShare));
+    lines.add(line("", curve, scale::powerShare));
+    if (watts > 0) {
+      double level = scale.power.applyAsDouble(watts) / scale.powerTop;
+      lines.add(new Line("", new double[] {wants.from(), wants.to()}, new double[] {level, level}));
+    }
     // The greater share first: it has the room above it.
     curve
         .peakPower()
@@ -184,9 +193,17 @@ final class CurveMarks {
     double left = rpm;
     double low = share;
     double most = Double.NEGATIVE_INFINITY;
-    for (double back : new double[] {0.5, 0.9, 0.1}) {
-      double x = Math.clamp(rpm - back * wide, scale.from, Math.max(scale.from, scale.to - wide));
-      for (double y : new double[] {share + ABOVE, share - BELOW, share + ABOVE + LETTERS_HIGH}) {
+    for (double back : new double[] {0.5, 0.9, 0.1, 0.7, 0.3}) {
+      double last = scale.to - wide - EDGE * (scale.to - scale.from);
+      double x = Math.clamp(rpm - back * wide, scale.from, Math.max(scale.from, last));
+      for (double y :
+          new double[] {
+            share + ABOVE,
+            share - BELOW,
+            share + ABOVE + LETTERS_HIGH,
+            share - BELOW - LETTERS_HIGH,
+            share + ABOVE + 2 * LETTERS_HIGH
+          }) {
         // Of places that are as clear, the first.
         double clear = isFree(x, wide, y) ? Math.min(ENOUGH, clearance(lines, x, wide, y)) : -1;
         if (clear > most + 1e-9) {
