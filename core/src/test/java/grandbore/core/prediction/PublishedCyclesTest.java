@@ -16,6 +16,7 @@ import grandbore.core.gas.FuelKind;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.geometry.SliderCrank;
 import grandbore.core.units.Measure;
+import grandbore.core.waves.Wall;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -214,6 +215,34 @@ class PublishedCyclesTest extends EngineTest {
     // Less heat is lost to it, and more is given to what comes in.
     assertThat(hotter.point().torque() / point(EIGHT, 6000, Fidelity.FULL).torque())
         .isBetween(0.985, 1.005);
+  }
+
+  /**
+   * What goes into the cylinders' walls leaves them: the heat of the whole engine, told as a share
+   * of the fuel's, is what flows through head, crown and liner to coolant and oil at the
+   * temperatures that they have come to.
+   */
+  @ParameterizedTest
+  @ValueSource(doubles = {3000, 5000, 7000})
+  void whatTheWallsTakeTheyGiveAway(double rpm) {
+    var c = FOUR;
+    var trace = PREDICTOR.trace(BuiltEngine.asSpecified(c), rpm, 1, () -> false);
+    var point = trace.point();
+    double fuel = point.power() * point.fuelPerJoule() * c.mixture().fuel().lowerHeatingValue();
+    var hot = trace.walls();
+    var walls = EngineParts.working(c);
+    double bore = c.bottomEnd().bore().si();
+    double area = Math.PI / 4 * bore * bore;
+    double away =
+        through(walls.head(), hot.head(), 1.25 * area)
+            + through(walls.crown(), hot.crown(), area)
+            + through(walls.liner(), hot.liner(), Math.PI * bore * c.bottomEnd().stroke().si());
+    assertThat(c.bottomEnd().cylinders() * away / fuel)
+        .isCloseTo(point.heatShare(), Percentage.withPercentage(4));
+  }
+
+  private static double through(Wall wall, double hot, double area) {
+    return wall.conductance() * area * (hot - wall.outside());
   }
 
   private static double torque(Combination c, double rpm) {

@@ -38,7 +38,7 @@ class CurveMarksTest {
   private static final CurveMarks.Scale SCALE =
       new CurveMarks.Scale(t -> t, w -> w / 745.7, TOP, TOP, FROM, TO, WIDE);
 
-  private static CurvePoint point(double rpm, double torque, boolean settled) {
+  static CurvePoint point(double rpm, double torque, boolean settled) {
     double power = torque * rpm * Math.PI / 30;
     return new CurvePoint(
         rpm,
