@@ -19,6 +19,7 @@ import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.gas.FuelKind;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -104,6 +105,38 @@ class TablesTest {
         .hasMessageContaining(says);
   }
 
+  /**
+   * A document of before cylinders had a mixture each is read, all of them alike; one that names a
+   * cylinder too many, or one that no spark lights, is refused with the field and the range.
+   */
+  @Test
+  void mixtureByCylinderMayBeMissingAndMustFit() {
+    var four = DemoBuilds.paddockFour();
+    var each = List.of(1.0, 0.97, 1.04, 0.99);
+    var text =
+        BuildJson.write(
+            new BuildDocument(
+                four.with(four.combination().with("mixture.byCylinder", each)), List.of()));
+    assertThat(read(text).mixture().byCylinder()).isEqualTo(each);
+    var list = Pattern.compile(",?\\s*\"byCylinder\"\\s*:\\s*\\[[^]]*]");
+    var without = list.matcher(text).replaceFirst("");
+    assertThat(without).doesNotContain("byCylinder").isNotEqualTo(text);
+    assertThat(read(without).mixture().byCylinder()).isEmpty();
+    assertThat(read(without).mixture().lambda(3))
+        .isEqualTo(four.combination().mixture().lambda().si());
+    for (var wrong : List.of("[1, 1, 1]", "[1, 1, 1, 1, 1]", "[1, 1, 3, 1]", "[1, \"a\", 1, 1]")) {
+      var broken = list.matcher(text).replaceFirst(", \"byCylinder\": " + wrong);
+      assertThatThrownBy(() -> read(broken))
+          .as(wrong)
+          .isInstanceOfAny(FormatException.class, InvalidInput.class)
+          .hasMessageContaining("byCylinder");
+    }
+  }
+
+  private static Combination read(String text) {
+    return BuildJson.read(text).build().combination();
+  }
+
   @Test
   void anEmptyTableIsRefused() {
     assertThatThrownBy(() -> MixtureTableCsv.read("speed_rpm,lambda\n"))
@@ -145,7 +178,8 @@ class TablesTest {
             .with("losses.friction", Losses.FrictionModel.WHOLE_ENGINE)
             .with("losses.heat", Losses.HeatModel.HOHENBERG)
             .with("cam.intakeTable", LiftTableCsv.read(LOBE))
-            .with("mixture.bySpeed", MixtureTableCsv.read(MIXTURE));
+            .with("mixture.bySpeed", MixtureTableCsv.read(MIXTURE))
+            .with("mixture.byCylinder", List.of(1.0, .97, 1.0, 1.03, 1.0, 1.01, .99, 1.0));
     var back = roundTrip(c);
     for (var path :
         List.of(
@@ -159,6 +193,7 @@ class TablesTest {
             "intake.throttles",
             "mixture.spark",
             "mixture.bySpeed",
+            "mixture.byCylinder",
             "mixture.fuel",
             "losses.windage",
             "losses.friction",

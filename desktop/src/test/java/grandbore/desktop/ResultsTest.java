@@ -220,6 +220,27 @@ class ResultsTest extends BenchTest {
     until("undone", () -> !bench.session().build().combination().cam().intakeTable().isGiven());
   }
 
+  /** Lambda by cylinder is typed over the mean, refused with its range, undone, and put back. */
+  @Test
+  void mixtureByCylinderIsTyped() {
+    station("brief");
+    assertThat(combination().mixture().byCylinder()).isEmpty();
+    type("#by-mixture-byCylinder-3", "104");
+    until("taken", () -> combination().mixture().byCylinder().size() == 4);
+    assertThat(combination().mixture().byCylinder().get(2))
+        .isCloseTo(1.04, org.assertj.core.api.Assertions.within(1e-9));
+    assertThat(combination().mixture().lambda(3)).isGreaterThan(combination().mixture().lambda(1));
+    type("#by-mixture-byCylinder-2", "200");
+    assertThat(
+            robot.lookup(".refusal").queryAllAs(Label.class).stream()
+                .map(Label::getText)
+                .filter(t -> t.contains("0.70 to 1.40")))
+        .isNotEmpty();
+    assertThat(combination().mixture().byCylinder().get(1)).isEqualTo(1);
+    robot.clickOn("#undo");
+    until("alike again", () -> combination().mixture().byCylinder().isEmpty());
+  }
+
   /** Mixture and spark by speed are typed in the brief, refused with the row, taken out again. */
   @Test
   void mixtureBySpeedIsTyped() throws Exception {
