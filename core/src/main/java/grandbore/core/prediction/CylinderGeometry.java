@@ -30,7 +30,7 @@ record CylinderGeometry(
     static Walls working(boolean ironHead) {
       return new Walls(
           new Wall(470, 365, ironHead ? 3300 : 5100, 0),
-          new Wall(530, 390, 3000, 0),
+          new Wall(550, 390, 3000, 0),
           new Wall(420, 365, 2200, 0));
     }
   }

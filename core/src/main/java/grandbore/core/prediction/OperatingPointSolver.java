@@ -38,6 +38,10 @@ final class OperatingPointSolver {
   private static final double DOSE = 0.002;
 
   private static final int MOST_DOSES = 4;
+
+  /** The speed at which an engine's walls are about as hot as they are made with, rev/min. */
+  private static final double WALLS_BEGIN_AT = 4500;
+
   private static final double NITROUS_MOLAR_MASS = 44.013e-3;
 
   private final BuiltEngine engine;
@@ -52,6 +56,10 @@ final class OperatingPointSolver {
   private double dose;
   private long cellSteps;
   private double plenum;
+
+  /** The speed that the network's walls are of, rev/min. */
+  private double turned = WALLS_BEGIN_AT;
+
   private OperatingPointSolver whole;
   private boolean kept;
 
@@ -96,6 +104,7 @@ final class OperatingPointSolver {
   /** Starts from where another ended, whose engine is built alike. */
   void follow(OperatingPointSolver before) {
     kept = before.kept && network.startFrom(before.network);
+    turned = before.turned;
     spark.start(before.spark.spark());
     setSpark();
   }
@@ -156,6 +165,7 @@ final class OperatingPointSolver {
   private boolean start(double rpm) {
     var before = starts.at(rpm);
     if (before.isEmpty() && !kept) {
+      network.guessWalls(rpm / turned);
       return false;
     }
     var next = new EngineNetwork(parts, roles, engine.clearanceArray());
@@ -164,6 +174,7 @@ final class OperatingPointSolver {
       spark.start(before.get().spark());
     } else {
       next.startFrom(network);
+      next.guessWalls(rpm / turned);
     }
     network = next;
     kept = false;
@@ -173,6 +184,7 @@ final class OperatingPointSolver {
 
   private CurvePoint turn(double rpm, BooleanSupplier cancelled) {
     boolean near = start(rpm);
+    turned = rpm;
     double speed = rpm * Math.PI / 30;
     double piston = 2 * parts.combination().bottomEnd().stroke().si() * rpm / 60;
     var in = parts.intakeValve().at(speed);

@@ -25,9 +25,9 @@ final class Piping {
   private static final double PORT_WALL = 370;
 
   /** Temperatures that walls of the exhaust begin with, K. */
-  private static final double EXHAUST_PORT_WALL = 600;
+  private static final double EXHAUST_PORT_WALL = 560;
 
-  private static final double EXHAUST_WALL = 850;
+  private static final double EXHAUST_WALL = 865;
 
   /**
    * From a port's wall through the metal and the coolant's film to the coolant, W/(m² K): 8 mm of

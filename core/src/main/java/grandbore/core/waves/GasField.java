@@ -265,6 +265,11 @@ final class GasField {
     walls.refresh(this, places);
   }
 
+  /** Moves all walls that are not kept so many times as far from their outside. */
+  void guessWalls(double times) {
+    walls.guess(places, times);
+  }
+
   /** Makes the walls as hot as what they took from the gas since the last time wants. */
   void balanceWalls() {
     walls.balance(places);

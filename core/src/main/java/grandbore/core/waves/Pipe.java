@@ -70,6 +70,11 @@ public final class Pipe {
       field.refreshWalls();
     }
 
+    /** Moves all walls that are not kept so many times as far from their outside. */
+    public void guessWalls(double times) {
+      field.guessWalls(times);
+    }
+
     /** Makes the walls as hot as what they took since the last time wants. */
     public void balanceWalls() {
       field.balanceWalls();

@@ -12,7 +12,7 @@ final class PipeWalls {
   private static final double LAMINAR = 2000;
   private static final double STILL_AIR = 4;
 
-  /** Gas and walls that answer each other from cycle to cycle would not settle. */
+  /** Gas and walls that go on answering each other from cycle to cycle would not settle. */
   private static final double RELAX = 0.5;
 
   private final WorkingGas gas;
@@ -82,6 +82,15 @@ final class PipeWalls {
 
   double temperature(int i) {
     return wallTemperature[i];
+  }
+
+  /** Moves all walls that are not kept so many times as far from their outside. */
+  void guess(int places, double times) {
+    for (int i = 0; i < places; i++) {
+      if (outside[i] != null) {
+        wallTemperature[i] = outside[i].moved(wallTemperature[i], times);
+      }
+    }
   }
 
   /** Makes every wall as hot as what it took since the last time and what it gives away want. */

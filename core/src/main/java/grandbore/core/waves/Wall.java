@@ -28,6 +28,11 @@ public record Wall(double temperature, double outside, double conductance, doubl
         + emissivity * STEFAN_BOLTZMANN * (hot * hot + outside * outside) * (hot + outside);
   }
 
+  /** So many times as far from its outside as it is, K; where it is kept, as it is. */
+  public double moved(double hot, double times) {
+    return outward(hot) > 0 ? outside + times * (hot - outside) : hot;
+  }
+
   /**
    * How hot it is, K.
    *
