@@ -51,7 +51,7 @@ class HistoryWalkTest {
     for (int step = 1; step <= 150; step++) {
       double what = random.nextDouble();
       if (what < 0.25) {
-        long revision = 100 + step;
+        long revision = 100L + step;
         String name = "build " + step;
         var from = bench;
         history.did(
