@@ -96,6 +96,11 @@ public record Pull(
     return air;
   }
 
+  /** Whether its torque can be told under a standard: its air is known, or it came with that. */
+  public boolean isTold(Standard standard) {
+    return standard == carries || breathed().isPresent();
+  }
+
   /**
    * What its recorded torque is multiplied by to stand under a standard: the correction it carries
    * is taken back first.

@@ -139,6 +139,19 @@ class DayTest {
     assertThat(day.best(Standard.SAE_J1349, FROM, TO)).isEmpty();
     assertThat(day.best(Standard.NONE, FROM, TO)).isPresent();
     assertThat(Day.of(List.of(), List.of())).isEmpty();
+    // Among others it is passed over, wherever it would count.
+    var some = new ArrayList<>(before());
+    some.add(pull(9, "before", 50, 30, 900, Optional.empty()));
+    some.addAll(after());
+    var days = Day.of(some, some);
+    var known = days.getFirst();
+    assertThat(known.told(Standard.SAE_J1349)).hasSize(5);
+    var best = known.best(Standard.SAE_J1349, FROM, TO).orElseThrow();
+    assertThat(best.pull().number()).isNotEqualTo(9);
+    assertThat(known.drift(Standard.SAE_J1349, FROM, TO).orElseThrow().last().number())
+        .isEqualTo(5);
+    assertThat(days.get(1).over(known, Standard.SAE_J1349, FROM, TO)).isPresent();
+    assertThat(known.best(Standard.NONE, FROM, TO).orElseThrow().pull().number()).isEqualTo(9);
     assertThatThrownBy(() -> new Day("none", List.of(), List.of()))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("no pulls");

@@ -1,7 +1,6 @@
 package grandbore.desktop.dyno;
 
 import grandbore.core.asked.Answer;
-import grandbore.core.combination.InvalidInput;
 import grandbore.core.dyno.DayAir;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.PullCurve;
@@ -169,7 +168,8 @@ final class DaysView extends VBox {
   /** What its changes gave, as far as that is no chance. */
   private Optional<String> told(Day day) {
     var band = band();
-    var all = Effect.of(day.good(), state.standardProperty().get(), band.from(), band.to());
+    var standard = state.standardProperty().get();
+    var all = Effect.of(day.told(standard), standard, band.from(), band.to());
     var told =
         all.stream()
             .filter(e -> e.told() == Effect.Told.GAIN || e.told() == Effect.Told.LOSS)
@@ -223,20 +223,16 @@ final class DaysView extends VBox {
     for (int k = 1; k < days.size(); k++) {
       var day = days.get(k);
       var before = days.get(k - 1);
-      try {
-        day.over(before, standard, band.from(), band.to())
-            .ifPresent(
-                e ->
-                    rows.add(
-                        List.of(
-                            day.name(),
-                            before.name(),
-                            "%+.2f".formatted(100 * e.share()),
-                            "%.2f".formatted(100 * e.counts()),
-                            e.told().word())));
-      } catch (InvalidInput e) {
-        rows.add(List.of(day.name(), before.name(), "", "", e.getMessage()));
-      }
+      day.over(before, standard, band.from(), band.to())
+          .ifPresent(
+              e ->
+                  rows.add(
+                      List.of(
+                          day.name(),
+                          before.name(),
+                          "%+.2f".formatted(100 * e.share()),
+                          "%.2f".formatted(100 * e.counts()),
+                          e.told().word())));
     }
     compared
         .getChildren()

@@ -103,11 +103,8 @@ final class LogView extends VBox {
   }
 
   private List<Pull> good() {
-    return state.book().good().stream().filter(p -> isTold(p)).toList();
-  }
-
-  private boolean isTold(Pull pull) {
-    return pull.breathed().isPresent() || state.standardProperty().get() == pull.carries();
+    var standard = state.standardProperty().get();
+    return state.book().good().stream().filter(p -> p.isTold(standard)).toList();
   }
 
   private void refresh() {

@@ -72,7 +72,12 @@ public record Day(String name, List<Pull> pulls, List<Pull> good) {
 
   /** The air of every pull that says it. */
   public List<DayAir> airs() {
-    return pulls.stream().flatMap(p -> p.air().stream()).distinct().toList();
+    return pulls.stream().flatMap(p -> p.breathed().stream()).distinct().toList();
+  }
+
+  /** Good pulls whose torque can be told under a standard. */
+  public List<Pull> told(Standard standard) {
+    return good.stream().filter(p -> p.isTold(standard)).toList();
   }
 
   /**
@@ -82,15 +87,12 @@ public record Day(String name, List<Pull> pulls, List<Pull> good) {
    * @param to rev/min
    */
   public Optional<Best> best(Standard standard, double from, double to) {
-    return good.stream()
+    return told(standard).stream()
         .flatMap(p -> best(p, standard, from, to).stream())
         .max(Comparator.comparingDouble(Best::mean));
   }
 
   private static Optional<Best> best(Pull pull, Standard standard, double from, double to) {
-    if (pull.air().isEmpty() && standard != Standard.NONE) {
-      return Optional.empty();
-    }
     var curve = PullCurve.torque(pull, standard, PullCurve.USUAL_WIDTH);
     double mean = curve.mean(from, to);
     var power =
@@ -107,7 +109,7 @@ public record Day(String name, List<Pull> pulls, List<Pull> good) {
    * time; empty where none was.
    */
   public Optional<Drift> drift(Standard standard, double from, double to) {
-    return Setting.together(good).stream()
+    return Setting.together(told(standard)).stream()
         .filter(g -> g.pulls().size() > 1)
         .max(
             Comparator.comparingLong(
@@ -129,7 +131,8 @@ public record Day(String name, List<Pull> pulls, List<Pull> good) {
    */
   public Optional<Effect> over(Day before, Standard standard, double from, double to) {
     var repeats =
-        Repeats.of(before.good, standard, from, to).with(Repeats.of(good, standard, from, to));
+        Repeats.of(before.told(standard), standard, from, to)
+            .with(Repeats.of(told(standard), standard, from, to));
     return before
         .group(standard, from, to)
         .flatMap(
@@ -143,7 +146,7 @@ public record Day(String name, List<Pull> pulls, List<Pull> good) {
     return best(standard, from, to)
         .flatMap(
             b ->
-                Setting.together(good).stream()
+                Setting.together(told(standard)).stream()
                     .filter(g -> g.pulls().contains(b.pull()))
                     .findFirst());
   }
