@@ -7,6 +7,7 @@ import grandbore.core.clearances.Photo;
 import grandbore.core.dyno.Frozen;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.calibration.Calibration;
+import grandbore.core.dyno.effects.Day;
 import grandbore.core.dyno.judged.Judge;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -147,6 +148,11 @@ public record DynoBook(
   /** Pulls that are learned from, in their order. */
   public List<Pull> good() {
     return pulls.stream().filter(KeptPull::isGood).map(KeptPull::pull).toList();
+  }
+
+  /** The days at the dyno, of pulls that stand. */
+  public List<Day> days() {
+    return Day.of(pulls.stream().filter(p -> !p.struck()).map(KeptPull::pull).toList(), good());
   }
 
   /** The number that the next pull gets. */

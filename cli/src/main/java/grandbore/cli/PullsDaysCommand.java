@@ -1,6 +1,5 @@
 package grandbore.cli;
 
-import grandbore.book.DynoBook;
 import grandbore.core.dyno.effects.Day;
 import grandbore.core.dyno.effects.Effect;
 import grandbore.core.prediction.WantedBand;
@@ -23,13 +22,10 @@ final class PullsDaysCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     var document = pulls.build().read();
-    var book = PullsOption.pulls(document);
     var band = WantedBand.of(document.build().combination().brief());
-    var standing =
-        book.pulls().stream().filter(p -> !p.struck()).map(DynoBook.KeptPull::pull).toList();
     var rows = new ArrayList<Map<String, Object>>();
     Day before = null;
-    for (var day : Day.of(standing, book.good())) {
+    for (var day : PullsOption.pulls(document).days()) {
       var row = new LinkedHashMap<String, Object>();
       row.put("day", day.name());
       row.put("from", day.from().toString());

@@ -13,7 +13,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** Days at the dyno told beside one another, on pulls whose answers are known. */
@@ -31,27 +30,15 @@ class DayTest {
 
   private static Pull pull(
       int number, String day, int minutes, double spark, double torque, Optional<DayAir> air) {
-    var rpm = IntStream.rangeClosed(0, 150).mapToObj(k -> 3000.0 + 30 * k).toList();
-    var seconds = IntStream.rangeClosed(0, 150).mapToObj(k -> 0.1 * k).toList();
-    return new Pull(
+    return SweptPull.of(
         number,
         day,
         MORNING.plus(Duration.ofMinutes(minutes)),
-        Pull.How.SWEEP,
-        300,
-        0,
         air,
-        Standard.NONE,
-        Math.toRadians(spark),
+        spark,
         spark == 30 ? "" : "spark %.0f°".formatted(spark),
-        Optional.empty(),
-        "",
-        "",
-        new Recorded(
-            seconds,
-            List.of(
-                new Column(Channel.RPM, 0, rpm),
-                new Column(Channel.TORQUE, 0, rpm.stream().map(n -> torque).toList()))));
+        n -> torque,
+        List.of());
   }
 
   private static List<Pull> before() {

@@ -13,40 +13,28 @@ import grandbore.core.dyno.effects.Repeats;
 import grandbore.core.dyno.effects.SparkHill;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
-import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** Pulls as curves, repeats, effects and hills, on numbers whose answers are known. */
 class PullsTest {
   private static final DayAir AIR = new DayAir(99e3, 298.15, 0);
 
-  private static Pull pull(int number, double spark, String changed, DoubleUnaryOperator torque) {
-    var rpm = IntStream.rangeClosed(0, 150).mapToObj(k -> 3000.0 + 30 * k).toList();
-    var seconds = IntStream.rangeClosed(0, 150).mapToObj(k -> 0.1 * k).toList();
-    return new Pull(
+  private static Pull pull(
+      int number, double spark, String changed, DoubleUnaryOperator torque, Column... more) {
+    return SweptPull.of(
         number,
         "a day",
         Instant.EPOCH.plusSeconds(600L * number),
-        Pull.How.SWEEP,
-        300,
-        0,
         Optional.of(AIR),
-        Standard.NONE,
-        Math.toRadians(spark),
+        spark,
         changed,
-        Optional.empty(),
-        "",
-        "",
-        new Recorded(
-            seconds,
-            List.of(
-                new Column(Channel.RPM, 0, rpm),
-                new Column(
-                    Channel.TORQUE, 0, rpm.stream().map(n -> torque.applyAsDouble(n)).toList()))));
+        torque,
+        List.of(more));
   }
 
   private static double hump(double rpm) {
@@ -269,44 +257,24 @@ class PullsTest {
   @Test
   void lambdaIsToldBySpeedAndByCylinder() {
     double[] share = {1.04, 0.97, 1.01, 0.98};
-    var rows = pull(1, 30, "", PullsTest::hump).rows();
-    var rpm = rows.columns().getFirst().values();
-    var columns = new ArrayList<>(rows.columns());
+    var probes = new Column[share.length];
     for (int k = 0; k < share.length; k++) {
       double own = share[k];
-      columns.add(
+      probes[k] =
           new Column(
               Channel.CYLINDER_LAMBDA,
               k + 1,
-              rpm.stream().map(n -> own * (0.95 - (n - 3000) * 1e-5)).toList()));
+              SweptPull.RPM.stream().map(n -> own * (0.95 - (n - 3000) * 1e-5)).toList());
     }
-    var map = LambdaMap.of(read(columns));
+    var map = LambdaMap.of(pull(1, 30, "", PullsTest::hump, probes));
     assertThat(map.byCylinder(4)).hasSize(4);
     for (int k = 0; k < share.length; k++) {
       assertThat(map.byCylinder(4).get(k)).isCloseTo(share[k], within(1e-6));
     }
     assertThat(map.table().meanLambda()).isBetween(0.90, 0.95);
     assertThat(map.byCylinder(6)).isEmpty();
-    assertThat(LambdaMap.of(read(columns.subList(0, 5))).byCylinder(4)).isEmpty();
-  }
-
-  private static Pull read(List<Column> columns) {
-    var p = pull(1, 30, "", PullsTest::hump);
-    return new Pull(
-        1,
-        p.day(),
-        p.at(),
-        p.how(),
-        p.rate(),
-        p.inertia(),
-        p.air(),
-        p.carries(),
-        p.spark(),
-        p.changed(),
-        p.fitted(),
-        p.source(),
-        p.note(),
-        new Recorded(p.rows().seconds(), columns));
+    var three = pull(1, 30, "", PullsTest::hump, Arrays.copyOf(probes, 3));
+    assertThat(LambdaMap.of(three).byCylinder(4)).isEmpty();
   }
 
   /** Fuel goes with area: four jets two per cent wider pass 4.04 % more; altitude makes it rich. */

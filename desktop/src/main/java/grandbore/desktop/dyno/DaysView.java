@@ -20,8 +20,10 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import javafx.scene.Node;
@@ -63,35 +65,36 @@ final class DaysView extends VBox {
   }
 
   private void refresh() {
-    var book = state.book();
-    var standing = book.pulls().stream().filter(p -> !p.struck()).map(p -> p.pull()).toList();
-    var days = Day.of(standing, book.good());
-    draw(days);
+    var days = state.book().days();
+    var standard = state.standardProperty().get();
+    var band = band();
+    Map<Day, Optional<Day.Best>> bests = new LinkedHashMap<>();
+    days.forEach(d -> bests.put(d, d.best(standard, band.from(), band.to())));
+    draw(bests);
     cards.getChildren().clear();
     if (days.isEmpty()) {
       cards.getChildren().add(Page.hint("No pull stands yet; a day is what was pulled on it."));
     }
-    days.forEach(d -> cards.getChildren().add(card(d)));
+    bests.forEach((day, best) -> cards.getChildren().add(card(day, best)));
     compare(days);
   }
 
-  private void draw(List<Day> days) {
+  private void draw(Map<Day, Optional<Day.Best>> bests) {
     var torque = Quantity.TORQUE.unit(session.build().units());
     var standard = state.standardProperty().get();
-    var band = band();
     var lines = new ArrayList<Line>();
-    for (var day : days) {
-      day.best(standard, band.from(), band.to())
-          .ifPresent(
-              best -> {
-                var curve = PullCurve.torque(best.pull(), standard, PullCurve.USUAL_WIDTH).points();
-                lines.add(
-                    new Line(
-                        "%s, pull %d".formatted(day.name(), best.pull().number()),
-                        array(curve, PullCurve.Point::rpm),
-                        array(curve, p -> torque.fromSi(p.value()))));
-              });
-    }
+    bests.forEach(
+        (day, found) ->
+            found.ifPresent(
+                best -> {
+                  var curve =
+                      PullCurve.torque(best.pull(), standard, PullCurve.USUAL_WIDTH).points();
+                  lines.add(
+                      new Line(
+                          "%s, pull %d".formatted(day.name(), best.pull().number()),
+                          array(curve, PullCurve.Point::rpm),
+                          array(curve, p -> torque.fromSi(p.value()))));
+                }));
     plot.show("rpm", "%s, %s".formatted(torque.symbol(), standard.label()), lines);
   }
 
@@ -104,7 +107,7 @@ final class DaysView extends VBox {
     return WantedBand.of(session.build().combination().brief());
   }
 
-  private Node card(Day day) {
+  private Node card(Day day, Optional<Day.Best> best) {
     var show = Page.button("Show its pulls", "dyno-day-" + slug(day.name()));
     show.setOnAction(
         e -> {
@@ -112,7 +115,7 @@ final class DaysView extends VBox {
           toPulls.run();
         });
     var card = new VBox(4, Page.part(day.name()));
-    for (var line : lines(day)) {
+    for (var line : lines(day, best)) {
       card.getChildren().add(Page.hint(line));
     }
     card.getChildren().add(show);
@@ -123,7 +126,7 @@ final class DaysView extends VBox {
     return name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
   }
 
-  private List<String> lines(Day day) {
+  private List<String> lines(Day day, Optional<Day.Best> best) {
     var units = session.build().units();
     var standard = state.standardProperty().get();
     var band = band();
@@ -137,23 +140,22 @@ final class DaysView extends VBox {
                 day.pulls().size() == 1 ? "" : "s",
                 day.good().size(),
                 air(day.airs(), units)));
-    day.best(standard, band.from(), band.to())
-        .ifPresentOrElse(
-            b ->
-                lines.add(
-                    "best: pull %d%s: %s at %,.0f rpm, %s at %,.0f rpm, %s on the mean of the band"
-                        .formatted(
-                            b.pull().number(),
-                            words(b.pull()),
-                            Quantity.TORQUE.show(b.torque().value(), units),
-                            b.torque().rpm(),
-                            Quantity.POWER.show(b.power().value(), units),
-                            b.power().rpm(),
-                            Quantity.TORQUE.show(b.mean(), units))),
-            () ->
-                lines.add(
-                    "no good pull spans the band from %,.0f to %,.0f rpm with its air known"
-                        .formatted(band.from(), band.to())));
+    best.ifPresentOrElse(
+        b ->
+            lines.add(
+                "best: pull %d%s: %s at %,.0f rpm, %s at %,.0f rpm, %s on the mean of the band"
+                    .formatted(
+                        b.pull().number(),
+                        words(b.pull()),
+                        Quantity.TORQUE.show(b.torque().value(), units),
+                        b.torque().rpm(),
+                        Quantity.POWER.show(b.power().value(), units),
+                        b.power().rpm(),
+                        Quantity.TORQUE.show(b.mean(), units))),
+        () ->
+            lines.add(
+                "no good pull spans the band from %,.0f to %,.0f rpm with its air known"
+                    .formatted(band.from(), band.to())));
     lines.add(
         day.drift(standard, band.from(), band.to())
             .map(
