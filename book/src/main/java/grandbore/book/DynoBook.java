@@ -8,6 +8,7 @@ import grandbore.core.dyno.Frozen;
 import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.effects.Day;
+import grandbore.core.dyno.effects.Jets;
 import grandbore.core.dyno.judged.Judge;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -23,14 +24,17 @@ import java.util.Set;
  * @param frozen the newest prediction that was frozen
  * @param pulls in their order, those struck out too
  * @param pointer how much more the pointer shows than there is, as it was proved last, rad; 0
+ * @param jets main jets as they were said to be fitted last
  * @param calibrations the oldest first
  */
 public record DynoBook(
     Optional<FrozenBuild> frozen,
     List<KeptPull> pulls,
     double pointer,
+    Optional<Jets> jets,
     List<Calibration> calibrations) {
-  public static final DynoBook NONE = new DynoBook(Optional.empty(), List.of(), 0, List.of());
+  public static final DynoBook NONE =
+      new DynoBook(Optional.empty(), List.of(), 0, Optional.empty(), List.of());
 
   /**
    * A pull with what is thought of it.
@@ -74,6 +78,7 @@ public record DynoBook(
     Map<Integer, PullVerdict> verdicts = new LinkedHashMap<>();
     Map<Integer, Set<Photo>> pictures = new LinkedHashMap<>();
     double pointer = 0;
+    Optional<Jets> jets = Optional.empty();
     var calibrations = new ArrayList<Calibration>();
     for (var kept : notes) {
       if (kept.note() instanceof OnDyno d) {
@@ -89,6 +94,7 @@ public record DynoBook(
             }
           }
           case POINTER -> pointer = kept.struck() ? pointer : DynoJson.pointer(d.document());
+          case JETS -> jets = kept.struck() ? jets : Optional.of(DynoJson.jets(d.document()));
           case CALIBRATION -> {
             if (!kept.struck()) {
               calibrations.add(DynoJson.calibration(d.document()));
@@ -99,7 +105,7 @@ public record DynoBook(
       }
     }
     var judged = judged(raw, verdicts, pictures, frozen, build);
-    return new DynoBook(frozen, judged, pointer, calibrations);
+    return new DynoBook(frozen, judged, pointer, jets, calibrations);
   }
 
   /**

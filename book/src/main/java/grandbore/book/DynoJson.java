@@ -15,6 +15,7 @@ import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.calibration.Coefficient;
 import grandbore.core.dyno.calibration.Learnt;
 import grandbore.core.dyno.calibration.Profile;
+import grandbore.core.dyno.effects.Jets;
 import grandbore.core.studies.ModelSpread;
 import grandbore.core.units.UnitSystem;
 import java.math.BigDecimal;
@@ -216,6 +217,19 @@ public final class DynoJson {
 
   public static double pointer(String text) {
     return at(read(text, "pointer"), "error").asDouble();
+  }
+
+  public static String write(Jets jets) {
+    var root = begin("jets");
+    var all = root.putArray("diameters");
+    jets.diameters().forEach(all::add);
+    return root.toString();
+  }
+
+  public static Jets jets(String text) {
+    var all = new ArrayList<Double>();
+    at(read(text, "jets"), "diameters").forEach(d -> all.add(d.asDouble()));
+    return new Jets(all);
   }
 
   public static String write(ModelSpread spread) {

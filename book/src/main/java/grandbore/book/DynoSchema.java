@@ -18,7 +18,8 @@ final class DynoSchema {
   static void describe(ObjectNode root) {
     var kind = NODES.objectNode();
     var kinds = kind.putArray("enum");
-    List.of("pull", "frozen", "verdict", "pointer", "calibration", "cases").forEach(kinds::add);
+    List.of("pull", "frozen", "verdict", "pointer", "jets", "calibration", "cases")
+        .forEach(kinds::add);
     BuildSchema.property(root, "kind", kind);
     for (var name : List.of("number", "model", "engines")) {
       may(root, name, type("integer").put("minimum", 0).put("maximum", 1_000_000));
@@ -34,6 +35,7 @@ final class DynoSchema {
     may(root, "inertia", type("number").put("description", "turned in a sweep, kg m²"));
     may(root, "spark", type("number").put("description", "as read, rad before top centre"));
     may(root, "error", type("number").put("description", "of the pointer, rad"));
+    may(root, "diameters", list(number()).put("description", "of all main jets, m"));
     may(root, "lambda", type("number"));
     may(root, "share", type("number").put("description", "one standard deviation, as a share"));
     may(root, "before", type("number"));

@@ -13,6 +13,7 @@ import grandbore.core.dyno.Pull;
 import grandbore.core.dyno.Recorded;
 import grandbore.core.dyno.Standard;
 import grandbore.core.dyno.effects.Effect;
+import grandbore.core.dyno.effects.Jets;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.studies.ModelSpread;
 import java.io.File;
@@ -79,6 +80,10 @@ class DynoBookTest {
       }
     }
     assertThat(DynoJson.pointer(DynoJson.writePointer(0.05))).isEqualTo(0.05);
+    var jets = new Jets(List.of(1.8e-3, 1.85e-3));
+    assertThat(DynoJson.jets(DynoJson.write(jets))).isEqualTo(jets);
+    assertThatThrownBy(() -> DynoJson.jets(DynoJson.write(jets).replace("0.00185", "1.85")))
+        .hasMessageContaining("0.1 to 10 mm");
     var spread = new ModelSpread(0.041, 12, "12 pooled cases");
     assertThat(DynoJson.spread(DynoJson.write(spread))).isEqualTo(spread);
     var verdict = new PullVerdict(3, false, "the hat was off");

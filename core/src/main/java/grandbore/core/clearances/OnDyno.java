@@ -23,6 +23,8 @@ public record OnDyno(Kind kind, String document, List<Photo> pictures) implement
     VERDICT,
     /** The pointer as it was proved at the stop; the newest stands. */
     POINTER,
+    /** The main jets that are fitted; the newest stand. */
+    JETS,
     /** What pulls have taught. */
     CALIBRATION,
     /** How the columns of one recorder are read: the shop's, the newest of each recorder stands. */

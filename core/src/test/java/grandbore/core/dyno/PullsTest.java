@@ -284,6 +284,9 @@ class PullsTest {
     var large = new Jets(List.of(1.836e-3, 1.836e-3, 1.836e-3, 1.836e-3));
     assertThat(large.more(small)).isCloseTo(0.0404, within(1e-6));
     assertThat(large.lambda(0.92, small, AIR, AIR)).isCloseTo(0.92 / 1.0404, within(1e-6));
+    var leaner = small.making(0.90, 0.93);
+    assertThat(leaner.lambda(0.90, small, AIR, AIR)).isCloseTo(0.93, within(1e-9));
+    assertThat(leaner.words()).isEqualTo("1.77 1.77 1.77 1.77");
     var mountain = new DayAir(79e3, 298.15, 0);
     assertThat(small.lambda(0.92, small, AIR, mountain))
         .isCloseTo(0.92 * Math.sqrt(79.0 / 99), within(1e-6));

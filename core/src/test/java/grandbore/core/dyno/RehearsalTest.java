@@ -13,6 +13,7 @@ import grandbore.core.dyno.calibration.Calibration;
 import grandbore.core.dyno.calibration.CalibrationStudy;
 import grandbore.core.dyno.calibration.Coefficient;
 import grandbore.core.dyno.calibration.Learnt;
+import grandbore.core.dyno.effects.Jets;
 import grandbore.core.dyno.effects.Repeats;
 import grandbore.core.dyno.judged.Judge;
 import grandbore.core.dyno.judged.Pattern;
@@ -341,7 +342,7 @@ class RehearsalTest {
             p ->
                 assertThat(p.rise())
                     .isBetween(0.7 * p.errors() * p.errors(), 1.4 * p.errors() * p.errors()))
-        .hasSize(4);
+        .hasSize(2);
     var shop = Believed.ofShop(List.of(one, one, one));
     assertThat(shop.get(Coefficient.FRICTION).mean()).isBetween(1.05, 1.2);
     assertThat(shop.get(Coefficient.BURN_SPEED).mean()).isEqualTo(1);
@@ -371,7 +372,9 @@ class RehearsalTest {
   @Test
   void planHasWhatTheModelExpects() {
     var band = WantedBand.of(engine.combination().brief());
-    PlanStudy study = new PlanStudy(engine, band, new Repeats(Repeats.USUAL, 0));
+    var fitted = new Jets(List.of(1.8e-3, 1.8e-3, 1.9e-3, 1.9e-3));
+    PlanStudy study =
+        new PlanStudy(engine, band, new Repeats(Repeats.USUAL, 0), Optional.of(fitted));
     try (var queue = new RunQueue()) {
       var plan = queue.submit(study, Urgency.STUDY).await();
       assertThat(plan.pulls().getFirst().kind()).isEqualTo(PlannedPull.Kind.WARM_UP);
@@ -379,6 +382,18 @@ class RehearsalTest {
       assertThat(plan.safeSpark()).isLessThan(Math.toRadians(best));
       var sparks = plan.pulls().stream().filter(p -> p.kind() == PlannedPull.Kind.SPARK).toList();
       assertThat(sparks).hasSize(4).allMatch(p -> Math.abs(p.expected()) < 0.03);
+      // What engine has a carburettor is told its jets and gets a spacer, a hole for each bore.
+      double lambda = engine.combination().mixture().lambda().si();
+      assertThat(plan.pulls())
+          .filteredOn(p -> p.kind() == PlannedPull.Kind.MIXTURE)
+          .extracting(PlannedPull::why)
+          .contains(
+              "jets %s mm for 1.80 1.80 1.90 1.90"
+                  .formatted(fitted.making(lambda, lambda + 0.03).words()));
+      assertThat(plan.pulls())
+          .filteredOn(p -> p.kind() == PlannedPull.Kind.SPACER)
+          .singleElement()
+          .satisfies(p -> assertThat(Math.abs(p.expected())).isBetween(1e-6, 0.03));
       var worth = plan.pulls().stream().filter(PlannedPull::isWorth).toList();
       assertThat(worth).allMatch(p -> Math.abs(p.expected()) > p.counts());
       assertThat(plan.minutes()).isGreaterThan(60);

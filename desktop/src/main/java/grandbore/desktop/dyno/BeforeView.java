@@ -175,9 +175,10 @@ final class BeforeView extends VBox {
     var band = WantedBand.of(session.build().combination().brief());
     var repeats =
         Repeats.of(state.book().good(), state.standardProperty().get(), band.from(), band.to());
-    if (asking.isNew(engine.key(), band, repeats)) {
+    var jets = state.book().jets();
+    if (asking.isNew(engine.key(), band, repeats, jets)) {
       planning.ask(
-          new PlanStudy(engine, band, repeats),
+          new PlanStudy(engine, band, repeats, jets),
           found -> {
             planned = Optional.of(found);
             showPlan();

@@ -262,12 +262,15 @@ final class LearnView extends VBox {
                   return List.copyOf(row);
                 })
             .toList();
+    var heads = new ArrayList<String>(List.of("Factor"));
+    c.profiles().getFirst().points().forEach(at -> heads.add("%+.0f".formatted(at.errors())));
+    heads.add("Its error");
     var table =
         new AnswerTable(
             new Answer.Table(
                 "rise of the misfit where each is held off its best by so many standard errors;"
-                    + " straight: 4, 1, 1, 4",
-                List.of("Factor", "−2", "−1", "+1", "+2", "Its error"),
+                    + " straight: their square",
+                heads,
                 rows));
     table.setId("dyno-profiles");
     return table;

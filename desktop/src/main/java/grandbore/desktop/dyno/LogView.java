@@ -34,6 +34,8 @@ import javafx.scene.layout.VBox;
 final class LogView extends VBox {
   private static final double POINTS = 25;
 
+  private static final String NOT_JETS = "✕ Jets are diameters in mm, parted by blanks";
+
   private final Session session;
   private final DynoState state;
   private final VBox effects = new VBox(6);
@@ -72,7 +74,10 @@ final class LogView extends VBox {
     after.textProperty().subscribe(t -> jets());
     var fit = Page.button("Use the lambda that was read", "dyno-use-lambda");
     fit.setOnAction(e -> useLambda());
-    var fuel = new FlowPane(8, 4, new Label("Main jets"), before, new Label("instead"), after);
+    var fitted = Page.button("These are fitted", "dyno-jets-keep");
+    fitted.setOnAction(e -> keepJets());
+    var fuel =
+        new FlowPane(8, 4, new Label("Main jets"), before, fitted, new Label("instead"), after);
     fuel.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
@@ -111,12 +116,17 @@ final class LogView extends VBox {
     effects();
     hills();
     mixture();
+    state.book().jets().filter(j -> before.getText().isBlank()).ifPresent(this::show);
     jets();
     double off = state.book().pointer();
     proved.setText(
         off == 0
             ? "Not proved off: every spark below is as it was read."
             : "Every spark below is %.1f° less than it was read.".formatted(Math.toDegrees(off)));
+  }
+
+  private void show(Jets fitted) {
+    before.setText(fitted.words());
   }
 
   private void effects() {
@@ -309,6 +319,16 @@ final class LogView extends VBox {
     }
   }
 
+  private void keepJets() {
+    try {
+      session.keep(new OnDyno(OnDyno.Kind.JETS, DynoJson.write(jets(before.getText()))), "");
+    } catch (InvalidInput e) {
+      jets.setText("✕ " + e.getMessage());
+    } catch (NumberFormatException e) {
+      jets.setText(NOT_JETS);
+    }
+  }
+
   private void jets() {
     if (before.getText().isBlank() || after.getText().isBlank()) {
       jets.setText("Fuel goes with the area of all jets together; type both sets, front and rear.");
@@ -332,7 +352,7 @@ final class LogView extends VBox {
     } catch (InvalidInput e) {
       jets.setText("✕ " + e.getMessage());
     } catch (NumberFormatException e) {
-      jets.setText("✕ Jets are diameters in mm, parted by blanks");
+      jets.setText(NOT_JETS);
     }
   }
 

@@ -51,7 +51,7 @@ public record CalibrationStudy(
   private static final double SETTLED = 0.02;
 
   /** Where a coefficient is held for its profile, standard errors off its best. */
-  private static final double[] HELD = {-2, -1, 1, 2};
+  private static final double[] HELD = {-2, 2};
 
   /** Without profiles. */
   public CalibrationStudy(

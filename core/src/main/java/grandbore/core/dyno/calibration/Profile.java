@@ -14,6 +14,12 @@ public record Profile(Coefficient coefficient, List<Point> points) {
   private static final double BENT = 0.35;
 
   /**
+   * Nearer the best than this, in standard errors, what two runs of one engine differ by moves the
+   * rise of one as far as a bend would.
+   */
+  private static final double TOLD = 1.5;
+
+  /**
    * @param errors held off the best by so many standard errors
    * @param rise of the sum of squares, each over its own standard deviation; 1 at one standard
    *     error of a straight model
@@ -27,6 +33,7 @@ public record Profile(Coefficient coefficient, List<Point> points) {
   /** By how many standard errors it tells a point nearer or farther than a straight model does. */
   public double bend() {
     return points.stream()
+        .filter(p -> Math.abs(p.errors) >= TOLD)
         .mapToDouble(p -> Math.sqrt(Math.max(0, p.rise)) / Math.abs(p.errors) - 1)
         .map(Math::abs)
         .max()

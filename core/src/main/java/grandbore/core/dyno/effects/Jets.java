@@ -17,6 +17,13 @@ import java.util.List;
  * @param diameters of all main jets, m
  */
 public record Jets(List<Double> diameters) {
+  /** Diameters in millimetres, parted by blanks. */
+  public String words() {
+    return diameters.stream()
+        .map(d -> "%.2f".formatted(1e3 * d))
+        .collect(java.util.stream.Collectors.joining(" "));
+  }
+
   public Jets {
     diameters = List.copyOf(diameters);
     if (diameters.isEmpty() || diameters.stream().anyMatch(d -> !(d > 0.1e-3 && d < 10e-3))) {
@@ -35,6 +42,12 @@ public record Jets(List<Double> diameters) {
   /** How much more fuel than others pass at one depression, as a share. */
   public double more(Jets others) {
     return area() / others.area() - 1;
+  }
+
+  /** Those that make a lambda another in the same air, each of them changed alike. */
+  public Jets making(double lambda, double other) {
+    double wider = Math.sqrt(lambda / other);
+    return new Jets(diameters.stream().map(d -> d * wider).toList());
   }
 
   /**

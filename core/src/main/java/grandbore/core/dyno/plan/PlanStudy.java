@@ -7,8 +7,10 @@ import grandbore.core.combination.Given;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Mixture;
 import grandbore.core.combination.Provenance;
+import grandbore.core.dyno.effects.Jets;
 import grandbore.core.dyno.effects.Repeats;
 import grandbore.core.dyno.plan.PlannedPull.Kind;
+import grandbore.core.flow.ThrottleSection;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.WantedBand;
@@ -26,8 +28,9 @@ import java.util.TreeMap;
  *
  * @param engine as it is to be pulled
  * @param repeats how well pulls repeat, usual where it is not known
+ * @param jets main jets that are fitted, where they were said
  */
-public record PlanStudy(BuiltEngine engine, WantedBand band, Repeats repeats)
+public record PlanStudy(BuiltEngine engine, WantedBand band, Repeats repeats, Optional<Jets> jets)
     implements Study<PullPlan> {
   /** Spark that is kept back in the first pull, rad, and lambda that is at most run (practice). */
   private static final double KEPT_BACK = Math.toRadians(6);
@@ -47,7 +50,7 @@ public record PlanStudy(BuiltEngine engine, WantedBand band, Repeats repeats)
 
   @Override
   public List<Object> key() {
-    return List.of(engine.key(), band, repeats);
+    return List.of(engine.key(), band, repeats, jets);
   }
 
   @Override
@@ -138,7 +141,7 @@ public record PlanStudy(BuiltEngine engine, WantedBand band, Repeats repeats)
             nan));
   }
 
-  private static List<Step> steps(Combination c, double spark) {
+  private List<Step> steps(Combination c, double spark) {
     var all = new ArrayList<Step>();
     for (double off : new double[] {-4, -2, 2, 4}) {
       var s = measured(c.mixture().advance(), spark + Math.toRadians(off));
@@ -156,9 +159,7 @@ public record PlanStudy(BuiltEngine engine, WantedBand band, Repeats repeats)
           new Step(
               Kind.MIXTURE,
               "%s to lambda %.2f".formatted(off < 0 ? "Richer" : "Leaner", lambda + off),
-              c.intake().fuelling() == Intake.Fuelling.CARBURETTOR
-                  ? "jets, area %+.0f %%".formatted(100 * (lambda / (lambda + off) - 1))
-                  : "the map, %+.0f %% of fuel".formatted(100 * (lambda / (lambda + off) - 1)),
+              fuel(c, lambda, lambda + off),
               Map.of("mixture.lambda", measured(c.mixture().lambda(), lambda + off)),
               c.intake().fuelling() == Intake.Fuelling.CARBURETTOR ? 15 : 5));
     }
@@ -182,19 +183,37 @@ public record PlanStudy(BuiltEngine engine, WantedBand band, Repeats repeats)
     return all;
   }
 
+  /** What makes one lambda another. */
+  private String fuel(Combination c, double lambda, double other) {
+    String share = "%+.0f %%".formatted(100 * (lambda / other - 1));
+    if (c.intake().fuelling() != Intake.Fuelling.CARBURETTOR) {
+      return "the map, " + share + " of fuel";
+    }
+    return jets.map(j -> "jets %s mm for %s".formatted(j.making(lambda, other).words(), j.words()))
+        .orElse("jets, area " + share);
+  }
+
   private static void spacer(Combination c, List<Step> all) {
     var in = c.intake();
-    if (in.fuelling() == Intake.Fuelling.CARBURETTOR && in.spacerOpening().isKnown()) {
-      all.add(
-          new Step(
-              Kind.SPACER,
-              "Spacer, 25 mm (1 in) more",
-              "more room under the carburettor",
-              Map.of(
-                  "intake.spacerHeight",
-                  measured(in.spacerHeight(), in.spacerHeight().si() + SPACER)),
-              20));
+    if (in.fuelling() != Intake.Fuelling.CARBURETTOR
+        || in.manifold() == Intake.Manifold.INDIVIDUAL) {
+      return;
     }
+    var sets = new TreeMap<String, Object>();
+    sets.put("intake.spacerHeight", measured(in.spacerHeight(), in.spacerHeight().si() + SPACER));
+    if (!in.spacerHeight().isKnown()) {
+      double bores = in.throttles() * ThrottleSection.each(in);
+      sets.put("intake.spacerOpening", in.spacerOpening().with(bores, Provenance.ASSUMED));
+    }
+    all.add(
+        new Step(
+            Kind.SPACER,
+            "Spacer, 25 mm (1 in) more",
+            in.spacerHeight().isKnown()
+                ? "more room under the carburettor"
+                : "more room under the carburettor, a hole for each bore",
+            sets,
+            20));
   }
 
   private static void cam(Combination c, List<Step> all) {
