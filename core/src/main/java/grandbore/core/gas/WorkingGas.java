@@ -19,7 +19,9 @@ public final class WorkingGas {
   /** Newton's steps from a temperature to an enthalpy that is nearly straight in it. */
   private static final int PASSES = 4;
 
-  private static final double STEP = 10;
+  /** Width of an interval of the table, K. */
+  public static final double STEP = 10;
+
   private static final int ROWS = (int) ((CEILING - FLOOR) / STEP);
   private static final double FROZEN_BELOW = 1500;
   private static final double REFERENCE_PRESSURE = 3e6;

@@ -142,12 +142,12 @@ public final class Pipe {
   /** Half-time state at an end, seen from inside, velocity positive outward. */
   void endState(boolean atStart, EndState out) {
     int i = atStart ? from : from + cells - 1;
-    out.density = atStart ? field.densityL[i] : field.densityR[i];
-    out.velocity = atStart ? -field.velocityL[i] : field.velocityR[i];
-    out.pressure = atStart ? field.pressureL[i] : field.pressureR[i];
-    double y = atStart ? field.burnedL[i] : field.burnedR[i];
+    out.density = atStart ? field.half.densityL[i] : field.half.densityR[i];
+    out.velocity = atStart ? -field.half.velocityL[i] : field.half.velocityR[i];
+    out.pressure = atStart ? field.half.pressureL[i] : field.half.pressureR[i];
+    double y = atStart ? field.half.burnedL[i] : field.half.burnedR[i];
     out.burned = y < 0 ? 0 : Math.min(y, 1);
-    out.gamma = field.gamma[i];
+    out.gamma = field.states.gamma[i];
     out.area = field.area[atStart ? from : from + cells];
     out.gasConstant = gas.gasConstant(out.burned);
     out.temperature = out.pressure / (out.density * out.gasConstant);
@@ -159,10 +159,10 @@ public final class Pipe {
   void endFlow(boolean atStart, double mass, double thrust, double power, double burnedOut) {
     int f = atStart ? from : from + cells;
     double sign = atStart ? -1 : 1;
-    field.massFlow[f] = sign * mass;
-    field.momentumFlow[f] = thrust;
-    field.energyFlow[f] = sign * power;
-    field.burnedFlow[f] = sign * burnedOut;
+    field.flows.mass[f] = sign * mass;
+    field.flows.momentum[f] = thrust;
+    field.flows.energy[f] = sign * power;
+    field.flows.burned[f] = sign * burnedOut;
   }
 
   /** Takes mass (kg), energy (J) and burned mass (kg) into a cell from the side, or gives them. */
@@ -182,12 +182,12 @@ public final class Pipe {
 
   /** Of a cell, Pa. */
   public double pressure(int i) {
-    return field.pressure[from + i];
+    return field.states.pressure[from + i];
   }
 
   /** Of a cell, m/s, positive toward the pipe's end. */
   public double velocity(int i) {
-    return field.velocity[from + i];
+    return field.states.velocity[from + i];
   }
 
   /** Of a cell, kg/m³. */
@@ -197,25 +197,25 @@ public final class Pipe {
 
   /** Of a cell, K. */
   public double temperature(int i) {
-    return field.temperature[from + i];
+    return field.states.temperature[from + i];
   }
 
   /** Burned share of a cell's gas, by mass. */
   public double burned(int i) {
-    return field.burned[from + i];
+    return field.states.burned[from + i];
   }
 
   /** Acoustic admittance at an end, kg/(s Pa). */
   public double admittance(boolean atStart) {
     return field.area[atStart ? from : from + cells]
-        / field.sound[atStart ? from : from + cells - 1];
+        / field.states.sound[atStart ? from : from + cells - 1];
   }
 
   /** Time a sound wave takes up and down the pipe, s. */
   public double echoTime() {
     double time = 0;
     for (int i = 0; i < cells; i++) {
-      time += 2 * cellLength / field.sound[from + i];
+      time += 2 * cellLength / field.states.sound[from + i];
     }
     return time;
   }

@@ -108,23 +108,22 @@ final class PipeWalls {
     samples = 0;
   }
 
-  void refresh(GasField field, int places) {
+  void refresh(double[] density, GasStates states, int places) {
     for (int i = 0; i < places; i++) {
       if (diameter[i] == 0) {
         continue;
       }
-      double t = field.temperature[i];
+      double t = states.temperature[i];
       double viscosity = 1.458e-6 * t * Math.sqrt(t) / (t + 110.4);
-      double speed = Math.abs(field.velocity[i]);
-      double reynolds = Math.max(LAMINAR, field.density[i] * speed * diameter[i] / viscosity);
+      double speed = Math.abs(states.velocity[i]);
+      double reynolds = Math.max(LAMINAR, density[i] * speed * diameter[i] / viscosity);
       double smooth = 0.0791 / Math.sqrt(Math.sqrt(reynolds));
       friction[i] = 2 * roughness[i] * smooth / diameter[i] + 0.5 * bends[i];
-      double y = field.burned[i];
+      double y = states.burned[i];
       double cp = gas.cv(t, y) + gas.gasConstant(y);
       double least = heatFactor[i] > 0 ? STILL_AIR : 0;
       double h =
-          Math.max(
-              least, heatFactor[i] * 0.5 * smooth * field.density[i] * speed * cp * PRANDTL_TERM);
+          Math.max(least, heatFactor[i] * 0.5 * smooth * density[i] * speed * cp * PRANDTL_TERM);
       heat[i] = 4 * h / diameter[i];
       heatSum[i] += heat[i];
       heatTimesGas[i] += heat[i] * t;
@@ -132,11 +131,23 @@ final class PipeWalls {
     samples++;
   }
 
-  /** Heat given to a cell in a step, J/m³. */
-  double give(int i, double gasTemperature, double dt, double volume) {
-    double q = heat[i] * (wallTemperature[i] - gasTemperature) * dt;
-    given[i] += q * volume;
-    return q;
+  /** Heat given to every cell in a step, J/m³. */
+  void give(double[] gasTemperature, double[] volume, double dt, double[] heatGiven, int places) {
+    pass(dt, heat, wallTemperature, gasTemperature, heatGiven, places);
+    sum(heatGiven, volume, given, places);
+  }
+
+  private static void pass(
+      double dt, double[] heat, double[] wall, double[] gas, double[] heatGiven, int n) {
+    for (int i = 0; i < n; i++) {
+      heatGiven[i] = heat[i] * (wall[i] - gas[i]) * dt;
+    }
+  }
+
+  private static void sum(double[] heatGiven, double[] volume, double[] given, int n) {
+    for (int i = 0; i < n; i++) {
+      given[i] += heatGiven[i] * volume[i];
+    }
   }
 
   /** Heat given to the gas of some cells since the start, J. */

@@ -29,6 +29,9 @@ final class GaugesView extends VBox {
   /** Oil pressure below so much for each 1,000 rev/min stops a pull (common practice), Pa. */
   private static final double OIL = 60e3;
 
+  /** No more is asked than the lowest relief valves hold (common practice), Pa. */
+  private static final double RELIEF = 380e3;
+
   private static final double HOT_OIL = 273.15 + 135;
   private static final double HOT_WATER = 273.15 + 105;
   private static final double LEAN = 1.02;
@@ -75,7 +78,8 @@ final class GaugesView extends VBox {
             new Gauge(Channel.TORQUE, (v, n) -> ""),
             new Gauge(Channel.LAMBDA, (v, n) -> v > LEAN ? "lean" : v < RICH ? "very rich" : ""),
             new Gauge(
-                Channel.OIL_PRESSURE, (v, n) -> n > 1000 && v < OIL * n / 1000 ? "low: stop" : ""),
+                Channel.OIL_PRESSURE,
+                (v, n) -> n > 1000 && v < Math.min(RELIEF, OIL * n / 1000) ? "low: stop" : ""),
             new Gauge(Channel.OIL_TEMPERATURE, (v, n) -> v > HOT_OIL ? "hot" : ""),
             new Gauge(Channel.WATER_OUT, (v, n) -> v > HOT_WATER ? "hot: stop" : ""),
             new Gauge(Channel.KNOCK, (v, n) -> v > LOUD ? "it knocks" : ""));
