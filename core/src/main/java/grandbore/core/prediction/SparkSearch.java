@@ -75,7 +75,7 @@ final class SparkSearch {
     if (above <= 0) {
       return most;
     }
-    double low = EARLIEST_RETARD;
+    double low = Math.min(EARLIEST_RETARD, most - STEP);
     double high = most;
     double at = Math.clamp(spark, low, most - 0.5 * STEP);
     double last = most;

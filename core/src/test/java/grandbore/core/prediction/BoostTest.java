@@ -199,4 +199,23 @@ class BoostTest extends EngineTest {
       assertThat(point(c, 4500, Fidelity.LIVE).margins().octaneWanted()).isGreaterThan(base);
     }
   }
+
+  /** Where even the latest spark knocks, the margin says so; nothing is thrown. */
+  @Test
+  void whatKnocksAtTheLatestSparkIsTold() {
+    var c =
+        with(
+                pressed(Boost.Kind.POSITIVE_DISPLACEMENT, 49, 0),
+                "compression.chamberVolume",
+                21,
+                Measure.CUBIC_CENTIMETRES)
+            .with("mixture.fuel", FuelKind.PUMP_87)
+            .with("mixture.spark", Mixture.Spark.FIXED);
+    c = with(c, "boost.efficiency", 45, Measure.PERCENT);
+    c = with(c, "boost.sweptPerTurn", 15, Measure.LITRES);
+    c = with(c, "mixture.advance", -40, Measure.DEGREES);
+    var late = point(c, 900, Fidelity.LIVE);
+    assertThat(late.margins().octane()).isNegative();
+    assertThat(late.margins().advance()).isBetween(-Math.toRadians(20), 0.0);
+  }
 }

@@ -259,12 +259,15 @@ final class CurveMarks {
     line(wants.from(), wants.to(), share, 1.4f, new float[] {2, 3});
     // Over its line, under it, or over the name of the peak: where first nothing else is written.
     double wide = wide(words);
-    double over = Math.max(best, level) / scale.powerTop + 0.1;
+    double over = Math.max(best, level) / scale.powerTop + ABOVE;
+    double highest = 1 - LETTERS_HIGH - 0.01;
     double at =
-        DoubleStream.of(share + 0.012, share - LETTERS_HIGH - 0.015, over)
+        DoubleStream.concat(
+                DoubleStream.of(share + 0.012, share - LETTERS_HIGH - 0.015),
+                DoubleStream.iterate(over, y -> y < highest, y -> y + 0.5 * LETTERS_HIGH))
             .filter(y -> isFree(wants.from(), wide, y))
             .findFirst()
-            .orElse(over);
+            .orElse(highest);
     var name = text(words, wants.from(), at, look.palette().ink());
     name.setTextAnchor(TextAnchor.BOTTOM_LEFT);
     name.setBackgroundPaint(Palette.awt(look.palette().panel()));
