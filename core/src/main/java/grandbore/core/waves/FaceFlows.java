@@ -12,9 +12,6 @@ package grandbore.core.waves;
  * sum of both, each times one or nothing.
  */
 final class FaceFlows {
-  /** Makes of anything positive more than one. */
-  private static final double HUGE = 1e300;
-
   private final int places;
   private final int[] starts;
   private final int[] ends;
@@ -187,8 +184,12 @@ final class FaceFlows {
   private static void waves(
       double[] u1, double[] a1, double[] u2, double[] a2, double[] slow, double[] fast, int n) {
     for (int f = 0; f < n; f++) {
-      slow[f] = Math.min(u1[f] - a1[f], u2[f] - a2[f]);
-      fast[f] = Math.max(u1[f] + a1[f], u2[f] + a2[f]);
+      double back1 = u1[f] - a1[f];
+      double back2 = u2[f] - a2[f];
+      double ahead1 = u1[f] + a1[f];
+      double ahead2 = u2[f] + a2[f];
+      slow[f] = 0.5 * (back1 + back2 - Math.abs(back1 - back2));
+      fast[f] = 0.5 * (ahead1 + ahead2 + Math.abs(ahead1 - ahead2));
     }
   }
 
@@ -212,7 +213,8 @@ final class FaceFlows {
 
   private static void sides(double[] contact, double[] fromLeft, int n) {
     for (int f = 0; f < n; f++) {
-      fromLeft[f] = Math.min(1, Math.max(0, contact[f] * HUGE));
+      double way = Math.signum(contact[f]);
+      fromLeft[f] = 0.5 * (way * way + way);
     }
   }
 
@@ -226,7 +228,8 @@ final class FaceFlows {
   private static void speeds(
       double[] contact, double[] fromLeft, double[] u, double[] s, double[] speed, int n) {
     for (int f = 0; f < n; f++) {
-      double between = Math.min(1, Math.max(0, (1 - 2 * fromLeft[f]) * s[f] * HUGE));
+      double away = Math.signum((1 - 2 * fromLeft[f]) * s[f]);
+      double between = 0.5 * (away * away + away);
       speed[f] = between * contact[f] + (1 - between) * u[f];
     }
   }

@@ -17,9 +17,6 @@ final class GasStates {
   /** Below this share it is dust, and numbers that fade out slow the processor down. */
   private static final double TRACE = 1e-10;
 
-  /** Makes of anything positive more than one. */
-  private static final double HUGE = 1e300;
-
   private final WorkingGas gas;
   private final int places;
 
@@ -141,8 +138,9 @@ final class GasStates {
   private static void share(double[] burnedMass, double[] specific, double[] y, int n) {
     for (int i = 0; i < n; i++) {
       double is = burnedMass[i] * specific[i];
-      double counts = Math.min(1, Math.max(0, (is - TRACE) * HUGE));
-      y[i] = Math.min(1, is) * counts;
+      double more = Math.signum(is - TRACE);
+      double counts = 0.5 * (more * more + more);
+      y[i] = 0.5 * (1 + is - Math.abs(1 - is)) * counts;
       burnedMass[i] *= counts;
     }
   }

@@ -132,9 +132,15 @@ final class HalfStep {
     for (int i = 0; i < n; i++) {
       double a = one[i];
       double b = other[i];
-      double most = Math.max(0, 2 * Math.min(a, b));
-      double least = Math.min(0, 2 * Math.max(a, b));
-      slope[i] = Math.max(least, Math.min(most, 0.5 * (a + b)));
+      // Twice the lesser and twice the greater of both; sums are faster than Math.min and max.
+      double sum = a + b;
+      double apart = Math.abs(a - b);
+      double lesser = sum - apart;
+      double greater = sum + apart;
+      double most = 0.5 * (lesser + Math.abs(lesser));
+      double least = 0.5 * (greater - Math.abs(greater));
+      double under = 0.5 * (most + 0.5 * sum - Math.abs(most - 0.5 * sum));
+      slope[i] = 0.5 * (least + under + Math.abs(least - under));
     }
   }
 
@@ -174,8 +180,10 @@ final class HalfStep {
     for (int i = 0; i < n; i++) {
       double middle = rho[i] - half * perLength[i] * (u[i] * slope[i] + rho[i] * spread[i]);
       double least = FLOOR * rho[i];
-      left[i] = Math.max(least, middle - 0.5 * slope[i]);
-      right[i] = Math.max(least, middle + 0.5 * slope[i]);
+      double back = middle - 0.5 * slope[i];
+      double ahead = middle + 0.5 * slope[i];
+      left[i] = 0.5 * (least + back + Math.abs(back - least));
+      right[i] = 0.5 * (least + ahead + Math.abs(ahead - least));
     }
   }
 
@@ -201,9 +209,11 @@ final class HalfStep {
     for (int i = 0; i < n; i++) {
       double least = FLOOR * p[i];
       double is = middle[i];
-      left[i] = Math.max(least, is - 0.5 * slope[i]);
-      right[i] = Math.max(least, is + 0.5 * slope[i]);
-      middle[i] = Math.max(least, is);
+      double back = is - 0.5 * slope[i];
+      double ahead = is + 0.5 * slope[i];
+      left[i] = 0.5 * (least + back + Math.abs(back - least));
+      right[i] = 0.5 * (least + ahead + Math.abs(ahead - least));
+      middle[i] = 0.5 * (least + is + Math.abs(is - least));
     }
   }
 
