@@ -28,6 +28,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 
 /** What each change gave, the hill of torque over spark, mixture and jets, the pointer. */
@@ -76,8 +77,11 @@ final class LogView extends VBox {
     fit.setOnAction(e -> useLambda());
     var fitted = Page.button("These are fitted", "dyno-jets-keep");
     fitted.setOnAction(e -> keepJets());
-    var fuel =
-        new FlowPane(8, 4, new Label("Main jets"), before, fitted, new Label("instead"), after);
+    var now = new HBox(8, new Label("Main jets"), before, fitted);
+    var other = new HBox(8, new Label("instead"), after);
+    now.setAlignment(Pos.CENTER_LEFT);
+    other.setAlignment(Pos.CENTER_LEFT);
+    var fuel = new FlowPane(8, 4, now, other);
     fuel.setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(
