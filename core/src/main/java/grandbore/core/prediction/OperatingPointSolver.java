@@ -237,7 +237,8 @@ final class OperatingPointSolver {
         break;
       }
     }
-    boolean converged = settling.isDone();
+    boolean swings = note.isEmpty() && !roles.haveCopies() && settling.swingsALittle();
+    boolean converged = settling.isDone() || swings;
     var wrong = converged ? Soundness.wrong(network, parts) : Optional.<String>empty();
     if (wrong.isPresent()) {
       converged = false;
@@ -249,8 +250,10 @@ final class OperatingPointSolver {
     }
     if (!converged && note.isEmpty()) {
       note =
-          "still changing by more than 0.1 %% a cycle after %d cycles%s"
-              .formatted(most, follow ? "" : "; the valves float");
+          (settling.alternates()
+                  ? "a cycle that burns well and one that burns poorly follow one another%s"
+                  : "still changing by more than 0.1 %% a cycle after " + most + " cycles%s")
+              .formatted(follow ? "" : "; the valves float");
     }
     return new PointSummary(parts, network, friction, relief, plenum)
         .point(rpm, spark, in, out, cycle, cellSteps, settling.change(), converged, note);

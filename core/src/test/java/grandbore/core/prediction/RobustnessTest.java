@@ -25,6 +25,26 @@ class RobustnessTest {
     assertThat(ends.values().stream().mapToInt(n -> n).sum()).isEqualTo(40);
   }
 
+  /**
+   * Silly engines that never come to rest: one that swings a little, one that fires well by turns.
+   */
+  @Test
+  void whatNeverComesToRestIsTold() throws Exception {
+    var engines = new RandomEngines(1);
+    var points = new ArrayList<CurvePoint>();
+    for (int i = 0; i <= 253; i++) {
+      var c = engines.next();
+      double rpm = engines.speed();
+      if (i == 124 || i == 253) {
+        points.add(run(c, rpm, Fidelity.values()[i % 3]));
+      }
+    }
+    assertThat(points.getFirst().converged()).isTrue();
+    assertThat(points.getFirst().convergence().change()).isBetween(1e-3, 1e-2);
+    assertThat(points.getLast().converged()).isFalse();
+    assertThat(points.getLast().note()).contains("burns well");
+  }
+
   @Tag("study")
   @Test
   void twoThousandEnginesSettleOrSayWhyNot() throws Exception {

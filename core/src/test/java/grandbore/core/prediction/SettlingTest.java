@@ -2,6 +2,8 @@ package grandbore.core.prediction;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.function.IntToDoubleFunction;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -19,6 +21,29 @@ class SettlingTest {
   @ValueSource(doubles = {-0.5, -0.9})
   void aSwingIsStoppedWhereItIsSmall(double ratio) {
     assertThat(Math.abs(stoppedAt(ratio) - 1)).isLessThan(1e-3);
+  }
+
+  private static Settling after(int cycles, IntToDoubleFunction work) {
+    var settling = new Settling();
+    for (int k = 0; k < cycles; k++) {
+      settling.next(work.applyAsDouble(k), 2, true);
+    }
+    return settling;
+  }
+
+  /** What swings for good by less than a hundredth is told as settled; more, or a drift, is not. */
+  @Test
+  void aSwingThatGoesOnIsToldByItsSize() {
+    var little = after(60, k -> 500 * (1 + 0.004 * Math.sin(2 * k)));
+    assertThat(little.isDone()).isFalse();
+    assertThat(little.swingsALittle()).isTrue();
+    assertThat(little.alternates()).isFalse();
+    assertThat(after(60, k -> 500 * (1 + 0.008 * Math.sin(2 * k))).swingsALittle()).isFalse();
+    assertThat(after(60, k -> 500 * (1 + 0.0004 * k)).swingsALittle()).isFalse();
+    assertThat(after(10, k -> 500 * (1 + 0.004 * Math.sin(2 * k))).swingsALittle()).isFalse();
+    var eight = after(60, k -> k % 2 == 0 ? 889 : 224);
+    assertThat(eight.alternates()).isTrue();
+    assertThat(eight.swingsALittle()).isFalse();
   }
 
   private static double stoppedAt(double ratio) {
