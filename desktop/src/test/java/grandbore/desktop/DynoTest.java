@@ -30,6 +30,7 @@ import java.util.stream.IntStream;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -205,6 +206,19 @@ class DynoTest extends BenchTest {
     view("dyno-before");
     until("jets to bring", () -> said("#dyno-planned").contains("mm for 1.80 1.80 1.80 1.80"));
     view("dyno-log");
+    robot.interact(() -> bench.session().undo());
+    until(
+        "none again",
+        () -> robot.lookup("#dyno-jets-before").<TextField>query().getText().isEmpty());
+    robot.interact(() -> bench.session().redo());
+    until(
+        "fitted again",
+        () ->
+            robot
+                .lookup("#dyno-jets-before")
+                .<TextField>query()
+                .getText()
+                .equals("1.80 1.80 1.80 1.80"));
     press("#dyno-use-lambda");
     until(
         "the engine has it",

@@ -23,6 +23,7 @@ import grandbore.desktop.plot.PlotPane;
 import grandbore.desktop.session.Session;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -52,6 +53,7 @@ final class LogView extends VBox {
   private final TextField after =
       Page.words("dyno-jets-after", "such as 1.85 1.85 1.90 1.90 mm", 20);
   private final Label jets = Page.hint("");
+  private Optional<Jets> fitted = Optional.empty();
   private final Label mixture = Page.hint("");
 
   LogView(Session session, DynoState state, Look look) {
@@ -75,9 +77,9 @@ final class LogView extends VBox {
     after.textProperty().subscribe(t -> jets());
     var fit = Page.button("Use the lambda that was read", "dyno-use-lambda");
     fit.setOnAction(e -> useLambda());
-    var fitted = Page.button("These are fitted", "dyno-jets-keep");
-    fitted.setOnAction(e -> keepJets());
-    var now = new HBox(8, new Label("Main jets"), before, fitted);
+    var keep = Page.button("These are fitted", "dyno-jets-keep");
+    keep.setOnAction(e -> keepJets());
+    var now = new HBox(8, new Label("Main jets"), before, keep);
     var other = new HBox(8, new Label("instead"), after);
     now.setAlignment(Pos.CENTER_LEFT);
     other.setAlignment(Pos.CENTER_LEFT);
@@ -120,7 +122,7 @@ final class LogView extends VBox {
     effects();
     hills();
     mixture();
-    state.book().jets().filter(j -> before.getText().isBlank()).ifPresent(this::show);
+    fitted();
     jets();
     double off = state.book().pointer();
     proved.setText(
@@ -129,8 +131,12 @@ final class LogView extends VBox {
             : "Every spark below is %.1f° less than it was read.".formatted(Math.toDegrees(off)));
   }
 
-  private void show(Jets fitted) {
-    before.setText(fitted.words());
+  /** The jets of the build on the bench, whenever they are others than were shown. */
+  private void fitted() {
+    if (!state.book().jets().equals(fitted)) {
+      fitted = state.book().jets();
+      before.setText(fitted.map(Jets::words).orElse(""));
+    }
   }
 
   private void effects() {

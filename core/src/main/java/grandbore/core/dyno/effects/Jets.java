@@ -4,6 +4,7 @@ import grandbore.core.combination.InvalidInput;
 import grandbore.core.dyno.DayAir;
 import grandbore.core.gas.Air;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * Main jets of a carburettor: fuel goes with their area, Σ d², and with the depression at the
@@ -19,9 +20,7 @@ import java.util.List;
 public record Jets(List<Double> diameters) {
   /** Diameters in millimetres, parted by blanks. */
   public String words() {
-    return diameters.stream()
-        .map(d -> "%.2f".formatted(1e3 * d))
-        .collect(java.util.stream.Collectors.joining(" "));
+    return diameters.stream().map(d -> "%.2f".formatted(1e3 * d)).collect(Collectors.joining(" "));
   }
 
   public Jets {
