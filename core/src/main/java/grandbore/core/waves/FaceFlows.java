@@ -52,8 +52,10 @@ final class FaceFlows {
   /** What the wave meets, ρ (s − u), kg/(s m²). */
   private final double[] met;
 
-  /** What stood at the pipes' ends. */
-  private final double[] kept;
+  /** All four, and what stood of each at the pipes' ends. */
+  private final double[][] flows;
+
+  private final double[][] kept;
 
   FaceFlows(int[] starts, int[] ends, int places) {
     this.starts = starts;
@@ -83,7 +85,8 @@ final class FaceFlows {
     itsWave = new double[places];
     speed = new double[places];
     met = new double[places];
-    kept = new double[8 * starts.length];
+    flows = new double[][] {mass, momentum, energy, burned};
+    kept = new double[flows.length][2 * starts.length];
   }
 
   /** Through all faces inside the pipes; what was said of their ends stands. */
@@ -124,34 +127,20 @@ final class FaceFlows {
   }
 
   private void keep() {
-    for (int k = 0; k < starts.length; k++) {
-      int s = starts[k];
-      int e = ends[k];
-      int at = 8 * k;
-      kept[at] = mass[s];
-      kept[at + 1] = momentum[s];
-      kept[at + 2] = energy[s];
-      kept[at + 3] = burned[s];
-      kept[at + 4] = mass[e];
-      kept[at + 5] = momentum[e];
-      kept[at + 6] = energy[e];
-      kept[at + 7] = burned[e];
+    for (int f = 0; f < flows.length; f++) {
+      for (int k = 0; k < starts.length; k++) {
+        kept[f][2 * k] = flows[f][starts[k]];
+        kept[f][2 * k + 1] = flows[f][ends[k]];
+      }
     }
   }
 
   private void putBack() {
-    for (int k = 0; k < starts.length; k++) {
-      int s = starts[k];
-      int e = ends[k];
-      int at = 8 * k;
-      mass[s] = kept[at];
-      momentum[s] = kept[at + 1];
-      energy[s] = kept[at + 2];
-      burned[s] = kept[at + 3];
-      mass[e] = kept[at + 4];
-      momentum[e] = kept[at + 5];
-      energy[e] = kept[at + 6];
-      burned[e] = kept[at + 7];
+    for (int f = 0; f < flows.length; f++) {
+      for (int k = 0; k < starts.length; k++) {
+        flows[f][starts[k]] = kept[f][2 * k];
+        flows[f][ends[k]] = kept[f][2 * k + 1];
+      }
     }
   }
 
@@ -184,12 +173,8 @@ final class FaceFlows {
   private static void waves(
       double[] u1, double[] a1, double[] u2, double[] a2, double[] slow, double[] fast, int n) {
     for (int f = 0; f < n; f++) {
-      double back1 = u1[f] - a1[f];
-      double back2 = u2[f] - a2[f];
-      double ahead1 = u1[f] + a1[f];
-      double ahead2 = u2[f] + a2[f];
-      slow[f] = 0.5 * (back1 + back2 - Math.abs(back1 - back2));
-      fast[f] = 0.5 * (ahead1 + ahead2 + Math.abs(ahead1 - ahead2));
+      slow[f] = Choice.lesser(u1[f] - a1[f], u2[f] - a2[f]);
+      fast[f] = Choice.greater(u1[f] + a1[f], u2[f] + a2[f]);
     }
   }
 
@@ -213,8 +198,7 @@ final class FaceFlows {
 
   private static void sides(double[] contact, double[] fromLeft, int n) {
     for (int f = 0; f < n; f++) {
-      double way = Math.signum(contact[f]);
-      fromLeft[f] = 0.5 * (way * way + way);
+      fromLeft[f] = Choice.ifPositive(contact[f]);
     }
   }
 
@@ -228,8 +212,7 @@ final class FaceFlows {
   private static void speeds(
       double[] contact, double[] fromLeft, double[] u, double[] s, double[] speed, int n) {
     for (int f = 0; f < n; f++) {
-      double away = Math.signum((1 - 2 * fromLeft[f]) * s[f]);
-      double between = 0.5 * (away * away + away);
+      double between = Choice.ifPositive((1 - 2 * fromLeft[f]) * s[f]);
       speed[f] = between * contact[f] + (1 - between) * u[f];
     }
   }

@@ -128,7 +128,7 @@ final class GasField {
   }
 
   private void settle(int i, double near) {
-    states.set(i, density[i], momentum[i], energy[i], burnedMass, near);
+    states.set(i, near, density, momentum, energy, burnedMass);
     double rate = (Math.abs(states.velocity[i]) + states.sound[i]) * perReach[i];
     fastest = Math.max(fastest, rate);
   }

@@ -47,6 +47,9 @@ final class GasStates {
   private final double[] freshHeat;
   private final double[] moreHeat;
 
+  /** Specific heat at constant volume, J/(kg K). */
+  private final double[] heat;
+
   GasStates(WorkingGas gas, int places) {
     this.gas = gas;
     this.places = places;
@@ -66,28 +69,23 @@ final class GasStates {
     moreEnergy = new double[places];
     freshHeat = new double[places];
     moreHeat = new double[places];
+    heat = new double[places];
   }
 
-  /** Of one place, SI; near is a temperature to begin from, K. */
+  /** Of one place, whose temperature lies near one, K. */
   void set(
-      int i, double density, double momentum, double energy, double[] burnedMass, double near) {
-    specific[i] = 1 / density;
-    velocity[i] = momentum * specific[i];
-    double y = burnedMass[i] * specific[i];
-    if (y < TRACE) {
-      y = 0;
-      burnedMass[i] = 0;
-    }
-    burned[i] = Math.min(y, 1);
-    inner[i] = energy * specific[i] - 0.5 * velocity[i] * velocity[i];
-    seek(i, near);
-    closeFrom(i, density);
+      int i,
+      double near,
+      double[] density,
+      double[] momentum,
+      double[] energy,
+      double[] burnedMass) {
+    enter(i, WorkingGas.row(near));
+    recover(i, i + 1, density, momentum, energy, burnedMass);
   }
 
-  /** Finds temperature and interval from somewhere near. */
-  private void seek(int i, double near) {
-    temperature[i] = gas.temperature(inner[i], burned[i], near);
-    int row = WorkingGas.row(temperature[i]);
+  /** Takes the numbers of an interval of the table. */
+  private void enter(int i, int row) {
     begin[i] = WorkingGas.rowStart(row);
     freshEnergy[i] = gas.rowEnergy(row, 0);
     moreEnergy[i] = gas.rowEnergy(row, 1) - freshEnergy[i];
@@ -95,59 +93,64 @@ final class GasStates {
     moreHeat[i] = gas.rowCv(row, 1) - freshHeat[i];
   }
 
-  private void closeFrom(int i, double density) {
-    double r = gas.gasConstant(burned[i]);
-    double cv = freshHeat[i] + burned[i] * moreHeat[i];
-    gamma[i] = 1 + r / cv;
-    pressure[i] = density * (r * temperature[i]);
-    sound[i] = Math.sqrt(gamma[i] * (r * temperature[i]));
-    heatShare[i] = cv / r;
-    heatDatum[i] = inner[i] - cv * temperature[i];
-    heatOfBurning[i] = moreEnergy[i] + (temperature[i] - begin[i]) * moreHeat[i];
-  }
-
   /** Of all places. */
   void recover(double[] density, double[] momentum, double[] energy, double[] burnedMass) {
-    move(density, momentum, specific, velocity, places);
-    share(burnedMass, specific, burned, places);
-    hold(energy, specific, velocity, inner, places);
-    warm(inner, burned, begin, freshEnergy, moreEnergy, freshHeat, moreHeat, temperature, places);
-    for (int i = 0; i < places; i++) {
+    recover(0, places, density, momentum, energy, burnedMass);
+  }
+
+  private void recover(
+      int from, int to, double[] density, double[] momentum, double[] energy, double[] burnedMass) {
+    move(density, momentum, specific, velocity, from, to);
+    share(burnedMass, specific, burned, from, to);
+    hold(energy, specific, velocity, inner, from, to);
+    capacity(burned, freshHeat, moreHeat, heat, from, to);
+    warm(inner, burned, begin, freshEnergy, moreEnergy, heat, temperature, from, to);
+    for (int i = from; i < to; i++) {
       double beyond = temperature[i] - begin[i];
       if (!(beyond >= 0 && beyond < WorkingGas.STEP)) {
-        seek(i, temperature[i]);
+        temperature[i] = gas.temperature(inner[i], burned[i], temperature[i]);
+        enter(i, WorkingGas.row(temperature[i]));
+        heat[i] = freshHeat[i] + burned[i] * moreHeat[i];
       }
     }
     double fresh = gas.freshR();
     double more = gas.gasConstant(1) - fresh;
-    press(fresh, more, burned, temperature, freshHeat, moreHeat, density, gamma, pressure, places);
-    sing(gamma, pressure, specific, sound, places);
-    slope(fresh, more, burned, freshHeat, moreHeat, heatShare, places);
-    datum(inner, burned, freshHeat, moreHeat, temperature, heatDatum, places);
-    burn(moreEnergy, moreHeat, temperature, begin, heatOfBurning, places);
+    press(fresh, more, burned, temperature, heat, density, gamma, pressure, from, to);
+    slope(fresh, more, burned, heat, heatShare, from, to);
+    sing(gamma, pressure, specific, sound, from, to);
+    datum(inner, heat, temperature, heatDatum, from, to);
+    burn(moreEnergy, moreHeat, temperature, begin, heatOfBurning, from, to);
   }
 
-  private static void move(double[] rho, double[] momentum, double[] specific, double[] u, int n) {
-    for (int i = 0; i < n; i++) {
+  private static void move(
+      double[] rho, double[] momentum, double[] specific, double[] u, int from, int to) {
+    for (int i = from; i < to; i++) {
       double each = 1 / rho[i];
       specific[i] = each;
       u[i] = momentum[i] * each;
     }
   }
 
-  private static void share(double[] burnedMass, double[] specific, double[] y, int n) {
-    for (int i = 0; i < n; i++) {
+  private static void share(double[] burnedMass, double[] specific, double[] y, int from, int to) {
+    for (int i = from; i < to; i++) {
       double is = burnedMass[i] * specific[i];
-      double more = Math.signum(is - TRACE);
-      double counts = 0.5 * (more * more + more);
-      y[i] = 0.5 * (1 + is - Math.abs(1 - is)) * counts;
+      double counts = Choice.ifPositive(is - TRACE);
+      y[i] = Choice.lesser(1, is) * counts;
       burnedMass[i] *= counts;
     }
   }
 
-  private static void hold(double[] energy, double[] specific, double[] u, double[] e, int n) {
-    for (int i = 0; i < n; i++) {
+  private static void hold(
+      double[] energy, double[] specific, double[] u, double[] e, int from, int to) {
+    for (int i = from; i < to; i++) {
       e[i] = energy[i] * specific[i] - 0.5 * u[i] * u[i];
+    }
+  }
+
+  private static void capacity(
+      double[] y, double[] freshHeat, double[] moreHeat, double[] heat, int from, int to) {
+    for (int i = from; i < to; i++) {
+      heat[i] = freshHeat[i] + y[i] * moreHeat[i];
     }
   }
 
@@ -157,13 +160,12 @@ final class GasStates {
       double[] begin,
       double[] freshEnergy,
       double[] moreEnergy,
-      double[] freshHeat,
-      double[] moreHeat,
+      double[] heat,
       double[] t,
-      int n) {
-    for (int i = 0; i < n; i++) {
-      double over = e[i] - (freshEnergy[i] + y[i] * moreEnergy[i]);
-      t[i] = begin[i] + over / (freshHeat[i] + y[i] * moreHeat[i]);
+      int from,
+      int to) {
+    for (int i = from; i < to; i++) {
+      t[i] = begin[i] + (e[i] - (freshEnergy[i] + y[i] * moreEnergy[i])) / heat[i];
     }
   }
 
@@ -172,54 +174,49 @@ final class GasStates {
       double more,
       double[] y,
       double[] t,
-      double[] freshHeat,
-      double[] moreHeat,
+      double[] heat,
       double[] rho,
       double[] gamma,
       double[] p,
-      int n) {
-    for (int i = 0; i < n; i++) {
+      int from,
+      int to) {
+    for (int i = from; i < to; i++) {
       double r = fresh + y[i] * more;
-      gamma[i] = 1 + r / (freshHeat[i] + y[i] * moreHeat[i]);
+      gamma[i] = 1 + r / heat[i];
       p[i] = rho[i] * (r * t[i]);
     }
   }
 
-  private static void sing(double[] gamma, double[] p, double[] specific, double[] a, int n) {
-    for (int i = 0; i < n; i++) {
+  private static void sing(
+      double[] gamma, double[] p, double[] specific, double[] a, int from, int to) {
+    for (int i = from; i < to; i++) {
       a[i] = Math.sqrt(gamma[i] * p[i] * specific[i]);
     }
   }
 
   private static void slope(
-      double fresh,
-      double more,
-      double[] y,
-      double[] freshHeat,
-      double[] moreHeat,
-      double[] heatShare,
-      int n) {
-    for (int i = 0; i < n; i++) {
-      heatShare[i] = (freshHeat[i] + y[i] * moreHeat[i]) / (fresh + y[i] * more);
+      double fresh, double more, double[] y, double[] heat, double[] share, int from, int to) {
+    for (int i = from; i < to; i++) {
+      share[i] = heat[i] / (fresh + y[i] * more);
     }
   }
 
   private static void datum(
-      double[] e,
-      double[] y,
-      double[] freshHeat,
-      double[] moreHeat,
-      double[] t,
-      double[] heatDatum,
-      int n) {
-    for (int i = 0; i < n; i++) {
-      heatDatum[i] = e[i] - (freshHeat[i] + y[i] * moreHeat[i]) * t[i];
+      double[] e, double[] heat, double[] t, double[] heatDatum, int from, int to) {
+    for (int i = from; i < to; i++) {
+      heatDatum[i] = e[i] - heat[i] * t[i];
     }
   }
 
   private static void burn(
-      double[] moreEnergy, double[] moreHeat, double[] t, double[] begin, double[] heat, int n) {
-    for (int i = 0; i < n; i++) {
+      double[] moreEnergy,
+      double[] moreHeat,
+      double[] t,
+      double[] begin,
+      double[] heat,
+      int from,
+      int to) {
+    for (int i = from; i < to; i++) {
       heat[i] = moreEnergy[i] + (t[i] - begin[i]) * moreHeat[i];
     }
   }

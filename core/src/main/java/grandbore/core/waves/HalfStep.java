@@ -34,6 +34,7 @@ final class HalfStep {
   /** In the middle of a cell, Pa. */
   final double[] pressure;
 
+  private final double[] density;
   private final double[] before;
   private final double[] after;
   private final double[] densitySlope;
@@ -55,6 +56,7 @@ final class HalfStep {
     pressureR = new double[places];
     burnedR = new double[places];
     pressure = new double[places];
+    density = new double[places];
     before = new double[places];
     after = new double[places];
     densitySlope = new double[places];
@@ -93,7 +95,8 @@ final class HalfStep {
     }
     spread(velocitySlope, gas.velocity, taper, spread, places);
     var u = gas.velocity;
-    density(half, perLength, u, rho, densitySlope, spread, densityL, densityR, places);
+    density(half, perLength, u, rho, densitySlope, spread, density, places);
+    faces(rho, density, densitySlope, densityL, densityR, places);
     pressure(half, perLength, u, gas.pressure, gas.gamma, pressureSlope, spread, pressure, places);
     faces(gas.pressure, pressure, pressureSlope, pressureL, pressureR, places);
     velocity(
@@ -132,15 +135,13 @@ final class HalfStep {
     for (int i = 0; i < n; i++) {
       double a = one[i];
       double b = other[i];
-      // Twice the lesser and twice the greater of both; sums are faster than Math.min and max.
-      double sum = a + b;
+      // Twice the lesser and the greater of both.
       double apart = Math.abs(a - b);
-      double lesser = sum - apart;
-      double greater = sum + apart;
+      double lesser = a + b - apart;
+      double greater = a + b + apart;
       double most = 0.5 * (lesser + Math.abs(lesser));
       double least = 0.5 * (greater - Math.abs(greater));
-      double under = 0.5 * (most + 0.5 * sum - Math.abs(most - 0.5 * sum));
-      slope[i] = 0.5 * (least + under + Math.abs(least - under));
+      slope[i] = Choice.greater(least, Choice.lesser(most, 0.5 * (a + b)));
     }
   }
 
@@ -174,16 +175,10 @@ final class HalfStep {
       double[] rho,
       double[] slope,
       double[] spread,
-      double[] left,
-      double[] right,
+      double[] middle,
       int n) {
     for (int i = 0; i < n; i++) {
-      double middle = rho[i] - half * perLength[i] * (u[i] * slope[i] + rho[i] * spread[i]);
-      double least = FLOOR * rho[i];
-      double back = middle - 0.5 * slope[i];
-      double ahead = middle + 0.5 * slope[i];
-      left[i] = 0.5 * (least + back + Math.abs(back - least));
-      right[i] = 0.5 * (least + ahead + Math.abs(ahead - least));
+      middle[i] = rho[i] - half * perLength[i] * (u[i] * slope[i] + rho[i] * spread[i]);
     }
   }
 
@@ -205,15 +200,12 @@ final class HalfStep {
 
   /** At the faces and in the middle, none under its floor. */
   private static void faces(
-      double[] p, double[] middle, double[] slope, double[] left, double[] right, int n) {
+      double[] is, double[] middle, double[] slope, double[] left, double[] right, int n) {
     for (int i = 0; i < n; i++) {
-      double least = FLOOR * p[i];
-      double is = middle[i];
-      double back = is - 0.5 * slope[i];
-      double ahead = is + 0.5 * slope[i];
-      left[i] = 0.5 * (least + back + Math.abs(back - least));
-      right[i] = 0.5 * (least + ahead + Math.abs(ahead - least));
-      middle[i] = 0.5 * (least + is + Math.abs(is - least));
+      double least = FLOOR * is[i];
+      left[i] = Choice.greater(least, middle[i] - 0.5 * slope[i]);
+      right[i] = Choice.greater(least, middle[i] + 0.5 * slope[i]);
+      middle[i] = Choice.greater(least, middle[i]);
     }
   }
 

@@ -63,6 +63,9 @@ class CellsTest {
     var half = new HalfStep(starts, ends, n);
     var flows = new FaceFlows(starts, ends, n);
     var area = new double[n];
+    var density = new double[n];
+    var energies = new double[n];
+    var still = new double[n];
     var left = new double[n][];
     var right = new double[n][];
     for (int i = 0; i < n; i++) {
@@ -71,7 +74,9 @@ class CellsTest {
       double t = between(250, 1200);
       double rho = p / (287 * t);
       double energy = held(rho, 0, p)[2];
-      states.set(i, rho, 0, energy, new double[n], t);
+      density[i] = rho;
+      energies[i] = energy;
+      states.set(i, t, density, still, energies, still);
       right[i] = new double[] {between(0.2, 3), between(-1100, 1100), between(4e4, 4e5)};
       left[i] = new double[] {between(0.2, 3), between(-1100, 1100), between(4e4, 4e5)};
       half.densityL[i] = right[i][0];
