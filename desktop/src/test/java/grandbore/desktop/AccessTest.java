@@ -43,6 +43,11 @@ class AccessTest extends BenchTest {
     return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
   }
 
+  @Override
+  boolean isPainted() {
+    return true;
+  }
+
   /** Opens every view by its name in the list of what can be found; none is missing from it. */
   private void everyView(Consumer<String> look) {
     for (var station : Station.values()) {

@@ -24,6 +24,12 @@ import org.testfx.util.WaitForAsyncUtils;
 
 /** One state on the bench, whole at every moment, and the book behind it. */
 class BenchStateTest extends BenchTest {
+  /** What an idle window does is part of the point. */
+  @Override
+  boolean isPainted() {
+    return true;
+  }
+
   @Override
   List<BuildDocument> documents() {
     return List.of(

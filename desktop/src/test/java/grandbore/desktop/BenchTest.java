@@ -62,6 +62,14 @@ abstract class BenchTest {
     return false;
   }
 
+  /**
+   * Whether what is laid out is painted too: without a graphics card that is an eighth of the work,
+   * and only a test of what is seen needs it. Pictures of nodes are painted in any case.
+   */
+  boolean isPainted() {
+    return false;
+  }
+
   /** The station that a test begins at. */
   Station station() {
     return Station.BOTTOM_END;
@@ -85,6 +93,7 @@ abstract class BenchTest {
           bench = new Workbench(book, Beginning.of(book), solver());
           bench.curves().runs().hold(studies() ? null : Urgency.SEEN);
           bench.rail().choose(station());
+          bench.scene().getRoot().setOpacity(isPainted() ? 1 : 0);
           stage.setScene(bench.scene());
           stage.show();
         });

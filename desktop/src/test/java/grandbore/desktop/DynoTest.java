@@ -367,6 +367,7 @@ class DynoTest extends BenchTest {
     until(
         "the curve says so",
         () -> text("#curve-status").contains("calibrated on 11 pulls of 3 October"));
+    robot.interact(() -> bench.curves().doubt().samplesProperty().set(12));
     robot.clickOn("#curve-doubt");
     until("its band", () -> text("#curve-status").contains("what those pulls leave open"));
     press("#dyno-forget");
@@ -386,6 +387,14 @@ class DynoTest extends BenchTest {
           robot.lookup("#believe-shop").<CheckBox>query().setSelected(true);
           robot.lookup("#learn-profiled").<CheckBox>query().setSelected(true);
         });
+    // A few pulls teach one coefficient.
+    robot.interact(
+        () ->
+            bench.session().bench().notes().stream()
+                .filter(k -> k.note() instanceof OnDyno n && n.kind() == OnDyno.Kind.PULL)
+                .skip(3)
+                .forEach(k -> bench.session().strikeNote(k.id(), true)));
+    untilQuiet();
     long before = calibrations();
     press("#dyno-learn");
     until("learned", () -> calibrations() > before);

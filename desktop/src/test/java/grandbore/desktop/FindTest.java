@@ -83,9 +83,10 @@ class FindTest extends BenchTest {
     fitEverything(Boost.Kind.TURBOCHARGER);
     robot.interact(() -> bench.session().edit("Spacer", b -> b.with(spacer(b.combination()))));
     var missed = new ArrayList<String>();
+    var all = all();
     for (var f : Specs.fields()) {
       var target =
-          all().stream()
+          all.stream()
               .filter(t -> t.kind() == Target.Kind.INPUT && t.title().equals(f.spec().label()))
               .findFirst()
               .orElseThrow();

@@ -16,6 +16,7 @@ import grandbore.core.units.Entry;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
 import grandbore.desktop.station.Station;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -39,16 +40,20 @@ class StationsTest extends BenchTest {
   }
 
   private void fieldsShowTheBuild(UnitSystem units, Set<String> seen) {
+    var shown = new HashMap<String, TextField>();
+    robot
+        .lookup(".text-field")
+        .queryAllAs(TextField.class)
+        .forEach(field -> shown.put(field.getId(), field));
     for (var f : Specs.fields()) {
-      String id = "#" + f.path().replace('.', '-') + "-text";
-      var node = robot.lookup(id).tryQueryAs(TextField.class);
-      if (node.isEmpty()) {
+      var node = shown.get(f.path().replace('.', '-') + "-text");
+      if (node == null) {
         continue;
       }
       seen.add(f.path());
       var given = f.get(bench.session().build().combination());
       var quantity = f.spec().quantity();
-      String text = node.get().getText();
+      String text = node.getText();
       if (f.spec().optional() && !given.isKnown()) {
         assertThat(text).as(f.path()).isEmpty();
         continue;
@@ -61,7 +66,7 @@ class StationsTest extends BenchTest {
           .as(f.path() + " " + text)
           .isCloseTo(given.si(), within(Math.abs(digit - zero) + 1e-12));
       // Its tooltip says the reason for its range.
-      Tooltip tip = node.get().getTooltip();
+      Tooltip tip = node.getTooltip();
       assertThat(tip.getText()).contains(f.spec().label(), f.spec().why());
     }
   }

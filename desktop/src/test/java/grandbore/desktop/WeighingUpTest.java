@@ -111,11 +111,11 @@ class WeighingUpTest extends WeighingBench {
   /** From what carries the doubt to its reading, and back to a narrower band. */
   @Test
   void theListOfWhatToMeasureLeadsToTheReadingAndItIsKnownBetter() {
-    robot.interact(() -> bench.curves().doubt().samplesProperty().set(60));
+    robot.interact(() -> bench.curves().doubt().samplesProperty().set(24));
     go("weighing-doubt");
-    assertThat(robot.lookup("#doubt-samples").<ComboBox<Integer>>query().getValue()).isEqualTo(60);
+    assertThat(robot.lookup("#doubt-samples").<ComboBox<Integer>>query().getValue()).isEqualTo(24);
     var before = whole(null);
-    assertThat(before.wanted()).isEqualTo(60);
+    assertThat(before.wanted()).isEqualTo(24);
     until("shares", () -> isShown("#settle-compression-chamberVolume"));
     assertThat(text("#doubt-says")).contains("samples of what its inputs allow", "own doubt");
     assertThat(text("#curve-status")).contains("band: four fifths of ");
