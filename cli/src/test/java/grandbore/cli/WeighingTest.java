@@ -135,7 +135,7 @@ class WeighingTest {
   /** What carries the doubt is what matters alone, and one that is measured carries little. */
   @Test
   void theDoubtOfABuildIsToldWithWhatToMeasureNext() throws IOException {
-    var samples = List.of("--build", four, "--samples", "40", "--seed", "3");
+    var samples = List.of("--build", four, "--samples", "24", "--seed", "3");
     var band = rows(with(samples, "doubt"));
     for (var row : band) {
       double low = row.get("low_nm").asDouble();
@@ -144,7 +144,7 @@ class WeighingTest {
       assertThat(row.get("low_with_model_nm").asDouble()).isLessThan(low);
       assertThat(row.get("high_with_model_nm").asDouble()).isGreaterThan(high);
       // A draw of which no engine can be built is left out, and told.
-      assertThat(row.get("samples").asInt() + row.get("refused").asInt()).isEqualTo(40);
+      assertThat(row.get("samples").asInt() + row.get("refused").asInt()).isEqualTo(24);
       assertThat(row.get("seed").asInt()).isEqualTo(3);
     }
     var next = rows(with(samples, "doubt", "--show", "next"));
@@ -197,9 +197,9 @@ class WeighingTest {
               {"name": "Cheap", "price": 40, "sets": {"compression": {"chamberVolume":
                 {"value": 40, "unit": "cc", "provenance": "card"}}}}]}
             """);
-    var asked = List.of("--build", four, "--changes", changes.toString(), "--candidates", "50");
+    var asked = List.of("--build", four, "--changes", changes.toString(), "--candidates", "30");
     var all = rows(with(asked, "search", "--against", "thrift", "--show", "all"));
-    assertThat(all.size()).isBetween(45, 50);
+    assertThat(all.size()).isBetween(25, 30);
     var trade = rows(with(asked, "search", "--against", "thrift", "--show", "trade"));
     double goal = 0;
     double money = -1;

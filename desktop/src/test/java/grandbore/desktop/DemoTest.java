@@ -28,6 +28,11 @@ class DemoTest extends BenchTest {
   }
 
   @Override
+  boolean isPainted() {
+    return true;
+  }
+
+  @Override
   List<BuildDocument> documents() {
     return List.of(new BuildDocument(DemoBuilds.hillClimbEight(), DemoBuilds.hillClimbReadings()));
   }

@@ -244,9 +244,18 @@ final class Burning {
     return ((mass - flame.zone) * flame.unburned + flame.zone * flame.hot) / mass;
   }
 
+  private double endGasGone() {
+    return END_GAS_GONE * model.laminar().complete();
+  }
+
+  /** Whether so much has burned that no end gas is left to fire by itself. */
+  boolean isEndGasGone() {
+    return flame.shareBefore >= endGasGone();
+  }
+
   /** Adds a time at a state to the sum that ends in knock. */
   void feel(double pressure, double temperature, double dt) {
-    double part = partBefore(END_GAS_GONE * model.laminar().complete());
+    double part = partBefore(endGasGone());
     if (part > 0 && !Knock.isIdle(pressure, temperature)) {
       flame.knock += part * dt * Knock.rate(delayScale, pressure, temperature);
     }

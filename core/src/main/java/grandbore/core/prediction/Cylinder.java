@@ -343,12 +343,22 @@ final class Cylinder implements Reservoir {
 
   /** Runs the closed part of the last charge on its own with this spark. */
   Trial closedCycle(double advance, double speed, double meanPistonSpeed) {
+    return tried(advance, speed, meanPistonSpeed, false);
+  }
+
+  /** Knock sum of the last charge with this spark: run on its own until no end gas is left. */
+  double knockAt(double advance, double speed, double meanPistonSpeed) {
+    return tried(advance, speed, meanPistonSpeed, true).knock();
+  }
+
+  private Trial tried(double advance, double speed, double meanPistonSpeed, boolean toEndGas) {
     var twin = closing.twin();
     twin.charge.sparkAdvance = advance;
     // At the latest to bottom centre: some cams open only after it.
     double end = Math.min(geometry.exhaustOpens(), Math.PI) - CLOSED_STEP;
     double peak = 0;
-    while (twin.charge.phase > Math.PI || twin.charge.phase < end) {
+    while ((twin.charge.phase > Math.PI || twin.charge.phase < end)
+        && !(toEndGas && twin.burning.isEndGasGone())) {
       twin.advance(CLOSED_STEP / speed, CLOSED_STEP, meanPistonSpeed);
       peak = Math.max(peak, twin.charge.pressure);
     }

@@ -109,7 +109,10 @@ final class PointSummary {
     double piston = 2 * c.bottomEnd().stroke().si() * rpm / 60;
     boolean tries = converged && worst.cylinder().canTry();
     double each = 4 * Math.PI * torque / c.bottomEnd().cylinders();
-    double here = tries ? spark.work(0, worst.cylinder(), speed, piston) : Double.NaN;
+    var here =
+        tries
+            ? spark.trial(0, worst.cylinder(), speed, piston)
+            : new Cylinder.Trial(Double.NaN, Double.NaN);
     double charge = fresh * c.bottomEnd().cylinders() * speed / (4 * Math.PI);
     double air = charge * parts.gas().airMassFraction();
     double density = Air.density(outside, c.weather().temperature().si());
@@ -118,7 +121,8 @@ final class PointSummary {
         fresh * parts.gas().fuelMassFraction() * c.mixture().fuel().lowerHeatingValue();
     double wanted =
         octane - research + Knock.octaneWanted(research, worst.cylinder().lastCycle().knock);
-    double advance = tries ? spark.margin(worst.cylinder(), speed, piston) : Double.NaN;
+    double advance =
+        tries ? spark.margin(worst.cylinder(), speed, piston, here.knock()) : Double.NaN;
     return new CurvePoint(
         rpm,
         torque,
@@ -140,12 +144,17 @@ final class PointSummary {
             peak.peakPressure,
             peak.peakAngle,
             heat / fuelHeat,
-            tries ? (spark.work(-TEN, worst.cylinder(), speed, piston) - here) / each : Double.NaN,
-            tries ? (spark.work(TEN, worst.cylinder(), speed, piston) - here) / each : Double.NaN),
+            tries ? (workWith(-TEN, spark, worst, speed, piston) - here.work()) / each : Double.NaN,
+            tries ? (workWith(TEN, spark, worst, speed, piston) - here.work()) / each : Double.NaN),
         new Margins(wanted, octane - wanted, advance),
         efforts(rpm, in, out, hardest, mach),
         cylinders,
         new CurvePoint.Convergence(cycles, cellSteps, change, converged, note));
+  }
+
+  private static double workWith(
+      double more, SparkSearch spark, CylinderUnit unit, double speed, double piston) {
+    return spark.trial(more, unit.cylinder(), speed, piston).work();
   }
 
   private Efforts efforts(double rpm, Motion in, Motion out, CylinderUnit hardest, double mach) {

@@ -62,19 +62,22 @@ final class SparkSearch {
             : Math.copySign(STEP, high - low);
     spark = Math.clamp(at + move, LEAST + STEP, most);
     if (heedsKnock) {
-      spark = Math.min(spark, limit(cylinder, speed, piston, spark));
+      double excess = excess(cylinder, speed, piston, spark);
+      spark = Math.min(spark, limit(cylinder, speed, piston, spark, excess));
     }
   }
 
   /**
    * The most advanced spark up to one that does not knock: where the sum over the end gas is one,
    * by secant on its logarithm, which is nearly straight, inside a bracket.
+   *
+   * @param over logarithm of the sum at the most
    */
-  private double limit(Cylinder cylinder, double speed, double piston, double most) {
-    double above = excess(cylinder, speed, piston, most);
-    if (above <= 0) {
+  private double limit(Cylinder cylinder, double speed, double piston, double most, double over) {
+    if (over <= 0) {
       return most;
     }
+    double above = over;
     double low = Math.min(EARLIEST_RETARD, most - STEP);
     double high = most;
     double at = Math.clamp(spark, low, most - 0.5 * STEP);
@@ -95,24 +98,32 @@ final class SparkSearch {
   }
 
   private static double excess(Cylinder cylinder, double speed, double piston, double advance) {
-    return Math.log(Math.max(NO_KNOCK, cylinder.closedCycle(advance, speed, piston).knock()));
+    return excess(cylinder.knockAt(advance, speed, piston));
   }
 
-  /** Work of the closed cycle with so much more spark, J. */
-  double work(double more, Cylinder cylinder, double speed, double piston) {
-    return cylinder.closedCycle(spark + more, speed, piston).work();
+  private static double excess(double knock) {
+    return Math.log(Math.max(NO_KNOCK, knock));
+  }
+
+  /** The closed cycle with so much more spark. */
+  Cylinder.Trial trial(double more, Cylinder cylinder, double speed, double piston) {
+    return cylinder.closedCycle(spark + more, speed, piston);
   }
 
   /**
    * Crank angle between the spark and the first that knocks, rad, within 20° to each side. Far
    * ahead of the best one a flame may be through before the end gas is pressed most, so that the
    * sum falls again.
+   *
+   * @param knock sum with the spark as it is
    */
-  double margin(Cylinder cylinder, double speed, double piston) {
+  double margin(Cylinder cylinder, double speed, double piston, double knock) {
     double first = spark;
-    for (int k = 0; k < 5 && excess(cylinder, speed, piston, first) <= 0; k++) {
+    double excess = excess(knock);
+    for (int k = 0; k < 5 && excess <= 0; k++) {
       first += STEP;
+      excess = excess(cylinder, speed, piston, first);
     }
-    return Math.max(-5 * STEP, limit(cylinder, speed, piston, first) - spark);
+    return Math.max(-5 * STEP, limit(cylinder, speed, piston, first, excess) - spark);
   }
 }
