@@ -112,7 +112,7 @@ abstract sealed class Collector permits MergeCollector, LogCollector {
     for (int i = 0; i < connections.size(); i++) {
       var v = connections.get(i);
       double phase = v.unit.cylinder().phase();
-      v.copies.hear(phase, met - before);
+      v.copies.hear(met - before);
       branchFlow(v.branch, flows);
       flows.pressure = met;
       v.copies.record(phase, flows);

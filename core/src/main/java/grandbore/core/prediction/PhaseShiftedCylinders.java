@@ -3,7 +3,6 @@ package grandbore.core.prediction;
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.BranchFlow;
 import grandbore.core.waves.Reservoir;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -20,7 +19,7 @@ final class PhaseShiftedCylinders {
   private final List<Others.Later> others;
   private final Cycle cycle;
   private final RecordedFlow recorded;
-  private final List<ReflectionCorrection> corrections = new ArrayList<>();
+  private final ReflectionCorrection correction;
   private final BranchFlow copy = new BranchFlow();
 
   /**
@@ -31,17 +30,13 @@ final class PhaseShiftedCylinders {
     this.gas = gas;
     recorded = new RecordedFlow(cycle);
     this.others = others.each();
-    for (int k = 0; k < this.others.size(); k++) {
-      corrections.add(new ReflectionCorrection());
-    }
+    correction = new ReflectionCorrection(this.others.size());
   }
 
   /** Takes over what as many others did. */
   void startFrom(PhaseShiftedCylinders o) {
     recorded.startFrom(o.recorded, gas, o.gas);
-    for (int k = 0; k < corrections.size(); k++) {
-      corrections.get(k).startFrom(o.corrections.get(k));
-    }
+    correction.startFrom(o.correction);
   }
 
   /** Whether they stand as another's do. */
@@ -79,12 +74,12 @@ final class PhaseShiftedCylinders {
     }
     int now = cycle.row(phase);
     int back = cycle.before(now, delay);
+    correction.turn(now);
     for (int k = 0; k < others.size(); k++) {
       double at = phase - others.get(k).by();
       at = at < 0 ? at + cycle.length() : at;
       recorded.at(at, copy);
-      double answer =
-          corrections.get(k).answer(now, back, pressure - copy.pressure, reflection.at(at));
+      double answer = correction.answer(k, back, pressure - copy.pressure, reflection.at(at));
       copy.massFlow += answer * admittance;
       receiver.receive(copy, others.get(k).share(), dt);
     }
@@ -100,10 +95,9 @@ final class PhaseShiftedCylinders {
   }
 
   /** The pressure has gone on rising by so much within the step, Pa. */
-  void hear(double phase, double rise) {
-    int now = cycle.row(phase);
-    for (int k = 0; recorded.isReady() && k < others.size(); k++) {
-      corrections.get(k).hear(now, rise);
+  void hear(double rise) {
+    if (recorded.isReady() && !isEmpty()) {
+      correction.hear(rise);
     }
   }
 
