@@ -2,7 +2,6 @@ package grandbore.core.prediction;
 
 import grandbore.core.combustion.HeatTransfer;
 import grandbore.core.combustion.TurbulentFlame;
-import grandbore.core.friction.Friction;
 import grandbore.core.waves.Reservoir;
 
 /**
@@ -13,9 +12,6 @@ import grandbore.core.waves.Reservoir;
 final class Cylinder implements Reservoir {
   static final double CYCLE = 4 * Math.PI;
 
-  /** While both valves are shut the charge burns in steps no longer than this, rad. */
-  static final double CLOSED_STEP = Math.toRadians(1);
-
   private static final double COURANT = 0.5;
 
   /** Pressure is not told further ahead than this share of itself. */
@@ -23,14 +19,6 @@ final class Cylinder implements Reservoir {
 
   /** Crank angle after which no charge is lit any more, rad after top centre. */
   private static final double LATEST = 2.4;
-
-  /**
-   * What the closed part of a cycle does with a spark.
-   *
-   * @param work less what its highest pressure rubs away, J
-   * @param knock time over delay of the end gas, summed
-   */
-  record Trial(double work, double knock) {}
 
   private final ChargeGas gas;
 
@@ -54,7 +42,7 @@ final class Cylinder implements Reservoir {
   private double midway;
 
   /** The charge as it was last closed in, for trials; none before the first. */
-  private Cylinder closing;
+  private ClosedCharge closing;
 
   private double work;
   private double heatLost;
@@ -91,7 +79,7 @@ final class Cylinder implements Reservoir {
   }
 
   /** Takes over another cylinder's charge, whose gas may be another and whose volume differ. */
-  private void takeCharge(Cylinder o) {
+  void takeCharge(Cylinder o) {
     charge = o.charge.clone();
     volume = gasVolume(charge.phase);
     charge.energy +=
@@ -111,8 +99,8 @@ final class Cylinder implements Reservoir {
   void startFrom(Cylinder o) {
     takeCharge(o);
     if (o.closing != null) {
-      closing = twin();
-      closing.takeCharge(o.closing);
+      closing = new ClosedCharge(twin());
+      closing.keep(o.closing);
     }
   }
 
@@ -162,9 +150,9 @@ final class Cylinder implements Reservoir {
     totals.trapped = charge.mass;
     totals.residual = charge.burned;
     if (closing == null) {
-      closing = twin();
+      closing = new ClosedCharge(twin());
     } else {
-      closing.takeCharge(this);
+      closing.keep(this);
     }
   }
 
@@ -341,39 +329,18 @@ final class Cylinder implements Reservoir {
         burning.zoneVolume(charge.pressure));
   }
 
-  /** Runs the closed part of the last charge on its own with this spark. */
-  Trial closedCycle(double advance, double speed, double meanPistonSpeed) {
-    return tried(advance, speed, meanPistonSpeed, false);
-  }
-
-  /** Knock sum of the last charge with this spark: run on its own until no end gas is left. */
-  double knockAt(double advance, double speed, double meanPistonSpeed) {
-    return tried(advance, speed, meanPistonSpeed, true).knock();
-  }
-
-  private Trial tried(double advance, double speed, double meanPistonSpeed, boolean toEndGas) {
-    var twin = closing.twin();
-    twin.charge.sparkAdvance = advance;
-    // At the latest to bottom centre: some cams open only after it.
-    double end = Math.min(geometry.exhaustOpens(), Math.PI) - CLOSED_STEP;
-    double peak = 0;
-    while ((twin.charge.phase > Math.PI || twin.charge.phase < end)
-        && !(toEndGas && twin.burning.isEndGasGone())) {
-      twin.advance(CLOSED_STEP / speed, CLOSED_STEP, meanPistonSpeed);
-      peak = Math.max(peak, twin.charge.pressure);
-    }
-    double rubbed = Friction.FIRED_SHARE * peak * geometry.sweptVolume();
-    return new Trial(twin.work - rubbed, twin.burning.knock());
-  }
-
   /** Whether a charge has been closed in since the start, so that sparks can be tried on it. */
   boolean canTry() {
-    return closing != null && closing.charge.phase > Math.PI;
+    return closing != null && closing.isCompressed();
   }
 
-  /** How long before top centre the charge was last closed in, rad. */
-  double closedBefore() {
-    return CYCLE - closing.charge.phase;
+  /** The charge that was closed in last; none where none can be tried. */
+  ClosedCharge closed() {
+    return closing;
+  }
+
+  Burning burning() {
+    return burning;
   }
 
   void setSpark(double advance) {

@@ -131,8 +131,7 @@ final class CylinderUnit {
   /** Moves the gas in the cylinder on; returns true where a cycle has ended. */
   boolean advance(double dt, double angle, double meanPistonSpeed) {
     double before = cylinder.phase();
-    int parts =
-        cylinder.isClosed() ? (int) Math.ceil(angle / Cylinder.CLOSED_STEP * (1 - 1e-9)) : 1;
+    int parts = cylinder.isClosed() ? (int) Math.ceil(angle / ClosedCharge.STEP * (1 - 1e-9)) : 1;
     for (int k = 0; k < parts; k++) {
       double from = cylinder.phase();
       cylinder.advance(dt / parts, angle / parts, meanPistonSpeed);

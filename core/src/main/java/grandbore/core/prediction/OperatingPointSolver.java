@@ -281,7 +281,7 @@ final class OperatingPointSolver {
     var seeker = nearestToKnock().cylinder();
     double before = spark.spark();
     if (seeker.canTry()) {
-      spark.seek(seeker, speed, piston);
+      spark.seek(seeker.closed(), speed, piston);
       setSpark();
     }
     return Math.abs(spark.spark() - before);

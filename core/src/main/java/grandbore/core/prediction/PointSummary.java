@@ -111,8 +111,8 @@ final class PointSummary {
     double each = 4 * Math.PI * torque / c.bottomEnd().cylinders();
     var here =
         tries
-            ? spark.trial(0, worst.cylinder(), speed, piston)
-            : new Cylinder.Trial(Double.NaN, Double.NaN);
+            ? spark.trial(0, worst.cylinder().closed(), speed, piston)
+            : new ClosedCharge.Trial(Double.NaN, Double.NaN);
     double charge = fresh * c.bottomEnd().cylinders() * speed / (4 * Math.PI);
     double air = charge * parts.gas().airMassFraction();
     double density = Air.density(outside, c.weather().temperature().si());
@@ -122,7 +122,7 @@ final class PointSummary {
     double wanted =
         octane - research + Knock.octaneWanted(research, worst.cylinder().lastCycle().knock);
     double advance =
-        tries ? spark.margin(worst.cylinder(), speed, piston, here.knock()) : Double.NaN;
+        tries ? spark.margin(worst.cylinder().closed(), speed, piston, here.knock()) : Double.NaN;
     return new CurvePoint(
         rpm,
         torque,
@@ -154,7 +154,7 @@ final class PointSummary {
 
   private static double workWith(
       double more, SparkSearch spark, CylinderUnit unit, double speed, double piston) {
-    return spark.trial(more, unit.cylinder(), speed, piston).work();
+    return spark.trial(more, unit.cylinder().closed(), speed, piston).work();
   }
 
   private Efforts efforts(double rpm, Motion in, Motion out, CylinderUnit hardest, double mach) {

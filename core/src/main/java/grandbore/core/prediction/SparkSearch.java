@@ -48,13 +48,13 @@ final class SparkSearch {
   /**
    * A parabola through three closed cycles finds the spark of most work; knock may hold it back.
    */
-  void seek(Cylinder cylinder, double speed, double piston) {
+  void seek(ClosedCharge charge, double speed, double piston) {
     double most =
-        Math.max(LEAST + STEP, Math.min(MOST, cylinder.closedBefore() - CLOSED_SINCE) - STEP);
+        Math.max(LEAST + STEP, Math.min(MOST, charge.closedBefore() - CLOSED_SINCE) - STEP);
     double at = Math.clamp(spark, LEAST + STEP, most);
-    double low = cylinder.closedCycle(at - STEP, speed, piston).work();
-    double mid = cylinder.closedCycle(at, speed, piston).work();
-    double high = cylinder.closedCycle(at + STEP, speed, piston).work();
+    double low = charge.with(at - STEP, speed, piston).work();
+    double mid = charge.with(at, speed, piston).work();
+    double high = charge.with(at + STEP, speed, piston).work();
     double bend = low - 2 * mid + high;
     double move =
         bend < 0
@@ -62,8 +62,8 @@ final class SparkSearch {
             : Math.copySign(STEP, high - low);
     spark = Math.clamp(at + move, LEAST + STEP, most);
     if (heedsKnock) {
-      double excess = excess(cylinder, speed, piston, spark);
-      spark = Math.min(spark, limit(cylinder, speed, piston, spark, excess));
+      double excess = excess(charge, speed, piston, spark);
+      spark = Math.min(spark, limit(charge, speed, piston, spark, excess));
     }
   }
 
@@ -73,7 +73,7 @@ final class SparkSearch {
    *
    * @param over logarithm of the sum at the most
    */
-  private double limit(Cylinder cylinder, double speed, double piston, double most, double over) {
+  private double limit(ClosedCharge charge, double speed, double piston, double most, double over) {
     if (over <= 0) {
       return most;
     }
@@ -83,7 +83,7 @@ final class SparkSearch {
     double at = Math.clamp(spark, low, most - 0.5 * STEP);
     double last = most;
     while (high - low > FINE && Math.abs(at - last) > FINE) {
-      double excess = excess(cylinder, speed, piston, at);
+      double excess = excess(charge, speed, piston, at);
       if (excess > 0) {
         high = at;
       } else {
@@ -97,8 +97,8 @@ final class SparkSearch {
     return at;
   }
 
-  private static double excess(Cylinder cylinder, double speed, double piston, double advance) {
-    return excess(cylinder.knockAt(advance, speed, piston));
+  private static double excess(ClosedCharge charge, double speed, double piston, double advance) {
+    return excess(charge.knockWith(advance, speed, piston));
   }
 
   private static double excess(double knock) {
@@ -106,8 +106,8 @@ final class SparkSearch {
   }
 
   /** The closed cycle with so much more spark. */
-  Cylinder.Trial trial(double more, Cylinder cylinder, double speed, double piston) {
-    return cylinder.closedCycle(spark + more, speed, piston);
+  ClosedCharge.Trial trial(double more, ClosedCharge charge, double speed, double piston) {
+    return charge.with(spark + more, speed, piston);
   }
 
   /**
@@ -117,13 +117,13 @@ final class SparkSearch {
    *
    * @param knock sum with the spark as it is
    */
-  double margin(Cylinder cylinder, double speed, double piston, double knock) {
+  double margin(ClosedCharge charge, double speed, double piston, double knock) {
     double first = spark;
     double excess = excess(knock);
     for (int k = 0; k < 5 && excess <= 0; k++) {
       first += STEP;
-      excess = excess(cylinder, speed, piston, first);
+      excess = excess(charge, speed, piston, first);
     }
-    return Math.max(-5 * STEP, limit(cylinder, speed, piston, first, excess) - spark);
+    return Math.max(-5 * STEP, limit(charge, speed, piston, first, excess) - spark);
   }
 }

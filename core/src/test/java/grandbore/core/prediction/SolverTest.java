@@ -159,8 +159,9 @@ class SolverTest extends EngineTest {
         .isLessThan(point(EIGHT, 4000, Fidelity.LIVE).torque());
   }
 
-  private static Cylinder.Trial trial(CylinderUnit u, double degrees, double speed, double piston) {
-    return u.cylinder().closedCycle(Math.toRadians(degrees), speed, piston);
+  private static ClosedCharge.Trial trial(
+      CylinderUnit u, double degrees, double speed, double piston) {
+    return u.cylinder().closed().with(Math.toRadians(degrees), speed, piston);
   }
 
   /** A curve that starts from the last one's states comes to the same, in fewer cycles. */
