@@ -63,7 +63,7 @@ abstract class BenchTest {
   }
 
   /**
-   * Whether what is laid out is painted too: without a graphics card that is an eighth of the work,
+   * Whether what is laid out is painted too: without a graphics card that is a ninth of the work,
    * and only a test of what is seen needs it. Pictures of nodes are painted in any case.
    */
   boolean isPainted() {

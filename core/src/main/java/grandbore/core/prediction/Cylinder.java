@@ -334,7 +334,7 @@ final class Cylinder implements Reservoir {
     return closing != null && closing.isCompressed();
   }
 
-  /** The charge that was closed in last; none where none can be tried. */
+  /** The charge that was closed in last; null before the first. */
   ClosedCharge closed() {
     return closing;
   }
