@@ -13,7 +13,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 
 /**
- * Curves solved by the wave model at every fourth speed, one cylinder standing for all however
+ * Curves solved by the wave model at every third speed, one cylinder standing for all however
  * faithful they are wanted, and played again for the same engine: for tests of the window where the
  * curve is not the point.
  */
@@ -35,10 +35,10 @@ final class RecordedCurves implements CurveService.Solver {
       speeds.forEach(s -> desk.piece());
       return had;
     }
-    int fourth = 4;
+    int third = 3;
     var some =
         IntStream.range(0, speeds.size())
-            .filter(i -> i % fourth == 0 || i == speeds.size() - 1)
+            .filter(i -> i % third == 0 || i == speeds.size() - 1)
             .mapToObj(speeds::get)
             .toList();
     var curve = desk.curve(engine, some, Fidelity.LIVE, starts);
