@@ -139,7 +139,7 @@ class BenchStateTest extends BenchTest {
     var longest = new ArrayList<Double>();
     // What is done for the first time loads its classes.
     robot.interact(() -> bench.session().read(chamber(3, 57.2e-6)));
-    edit("intake.throttles", 1);
+    edit("intake.throttles", 3);
     bench.session().settled().join();
     try (var other = DriverManager.getConnection("jdbc:sqlite:" + folder.resolve("book.sqlite"));
         var s = other.createStatement()) {

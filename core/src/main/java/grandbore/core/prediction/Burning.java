@@ -136,23 +136,9 @@ final class Burning {
     return flame.unburned;
   }
 
-  /** Temperature of what has burned, K. */
-  double burnedTemperature() {
-    return flame.hot;
-  }
-
   /** Share burned of what burns. */
-  double shareBurned() {
+  private double shareBurned() {
     return flame.share / flame.inTheEnd;
-  }
-
-  /** Whether a flame has not reached all of the charge. */
-  boolean isRunning() {
-    return flame.lit && flame.front.entrained() < 0.999;
-  }
-
-  TurbulentFlame.State front() {
-    return flame.front;
   }
 
   /** Time over delay, summed: one where the end gas fires. */
@@ -165,13 +151,46 @@ final class Burning {
     TurbulentFlame.stir(flame.front, energy);
   }
 
-  /** Burns on by a time and an angle. */
-  void advance(double dt, double angle, TurbulentFlame.Ahead ahead) {
+  /**
+   * Burns on by a time and an angle.
+   *
+   * @param mass in the cylinder, kg
+   * @param volume that it has, m³
+   * @param depth of the piston below its top, m
+   */
+  void advance(double dt, double angle, double pressure, double mass, double volume, double depth) {
     flame.shareBefore = flame.share;
     double part = Math.clamp(1 - flame.wait / angle, 0, 1);
     flame.wait = 0;
-    model.advance(flame.front, part * dt, ahead);
+    model.advance(flame.front, part * dt, ahead(pressure, mass, volume, depth));
     flame.share = flame.inTheEnd * flame.front.burned();
+  }
+
+  /** What the flame runs into. */
+  private TurbulentFlame.Ahead ahead(double pressure, double mass, double volume, double depth) {
+    return new TurbulentFlame.Ahead(
+        pressure,
+        flame.unburned,
+        pressure / (gas.gasConstant(flame.residual) * flame.unburned),
+        mass,
+        volume,
+        depth,
+        flame.zone,
+        zoneVolume(pressure));
+  }
+
+  /**
+   * The flame as it runs now.
+   *
+   * @param closed whether a charge is closed in
+   */
+  FlameNow now(boolean closed, double pressure, double mass, double volume, double depth) {
+    boolean runs = flame.lit && flame.front.entrained() < 0.999;
+    return new FlameNow(
+        closed ? shareBurned() : Double.NaN,
+        runs ? model.radius(flame.front, ahead(pressure, mass, volume, depth)) : Double.NaN,
+        flame.lit ? flame.unburned : Double.NaN,
+        hasTwoZones(mass) ? flame.hot : Double.NaN);
   }
 
   /** Part of the last step at which a share of all that burns was burned; NaN where not in it. */
@@ -194,12 +213,7 @@ final class Burning {
         && flame.zone >= 0.999 * flame.share * flame.massAtSpark;
   }
 
-  /** What has burned up, kg. */
-  double zone() {
-    return flame.zone;
-  }
-
-  /** Volume of it at a pressure, m³. */
+  /** Volume of what has burned up at a pressure, m³. */
   double zoneVolume(double pressure) {
     return flame.zone * gas.hotConstant(flame.hot, 1) * flame.hot / pressure;
   }

@@ -25,6 +25,16 @@ record ChargeGas(WorkingGas wet, WorkingGas liquid, WorkingGas dry) {
     return charge.closed ? dry : wet;
   }
 
+  /** What stands in a cylinder at first: a charge with little burned gas, as warm as usual. */
+  void fill(Charge charge, double volume, double pressure) {
+    charge.temperature = 330;
+    charge.burned = 0.05;
+    charge.mass = pressure * volume / (wet.gasConstant(charge.burned) * charge.temperature);
+    charge.burnedMass = charge.burned * charge.mass;
+    charge.energy = charge.mass * wet.energy(charge.temperature, charge.burned);
+    charge.pressure = pressure;
+  }
+
   void close(Charge charge, double volume) {
     charge.closed = true;
     if (liquid != wet) {

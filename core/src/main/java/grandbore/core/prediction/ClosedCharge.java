@@ -43,7 +43,7 @@ final class ClosedCharge {
 
   /** How long before top centre it was closed in, rad. */
   double closedBefore() {
-    return Cylinder.CYCLE - cylinder.phase();
+    return cylinder.geometry().cycle().length() - cylinder.phase();
   }
 
   /** Runs it with this spark, rad before top centre, until the exhaust opens. */
@@ -62,12 +62,11 @@ final class ClosedCharge {
     // At the latest to bottom centre: some cams open only after it.
     double end = Math.min(cylinder.geometry().exhaustOpens(), Math.PI) - STEP;
     double peak = 0;
-    while ((twin.phase() > Math.PI || twin.phase() < end)
-        && !(toEndGas && twin.burning().isEndGasGone())) {
+    while ((twin.phase() > Math.PI || twin.phase() < end) && !(toEndGas && twin.isEndGasGone())) {
       twin.advance(STEP / speed, STEP, meanPistonSpeed);
       peak = Math.max(peak, twin.pressure());
     }
     double rubbed = Friction.FIRED_SHARE * peak * cylinder.geometry().sweptVolume();
-    return new Trial(twin.work() - rubbed, twin.burning().knock());
+    return new Trial(twin.work() - rubbed, twin.knock());
   }
 }

@@ -2,124 +2,99 @@ package grandbore.core.prediction;
 
 import grandbore.core.gas.WorkingGas;
 import grandbore.core.waves.BranchFlow;
-import grandbore.core.waves.Pipe;
+import grandbore.core.waves.Junction;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Where primaries meet, and the pipe behind it. */
-abstract sealed class Collector permits MergeCollector, LogCollector {
+/** Where primaries meet one another and the pipes behind them, those of copies too. */
+final class Collector {
   private final Cycle cycle;
   private final WorkingGas gas;
-  private final Pipe pipe;
-  private final List<RunnerConnection> connections = new ArrayList<>();
+  private final Junction junction;
+  private final double cosine;
+  private final List<PrimaryConnection> connections = new ArrayList<>();
   private final BranchFlow flows = new BranchFlow();
 
   /**
-   * @param pipe that carries on from it
+   * @param junction that the pipes behind are joined to
+   * @param cosine between a primary and what carries on
    */
-  Collector(EngineParts parts, Pipe pipe) {
+  Collector(EngineParts parts, Junction junction, double cosine) {
     cycle = parts.cycle();
     gas = parts.gas();
-    this.pipe = pipe;
+    this.junction = junction;
+    this.cosine = cosine;
   }
 
   /**
-   * @param branch that it is
    * @param others that meet here as copies of it
    */
-  final void join(CylinderUnit unit, int branch, Others others) {
+  void join(Cylinder cylinder, Port port, Others others) {
+    int branch = junction.join(port.pipe(), false, cosine);
     if (!others.each().isEmpty()) {
       connections.add(
-          new RunnerConnection(unit, branch, new PhaseShiftedCylinders(cycle, gas, others)));
+          new PrimaryConnection(
+              cylinder, port, branch, new PhaseShiftedCylinders(cycle, gas, others)));
     }
   }
 
   /** A solved cylinder that speaks for others here. */
-  private final class RunnerConnection {
-    final CylinderUnit unit;
+  private final class PrimaryConnection {
+    final Cylinder cylinder;
+    final Port port;
     final int branch;
     final PhaseShiftedCylinders copies;
     final PhaseShiftedCylinders.Reflection reflection;
     final PhaseShiftedCylinders.Receiver receiver;
 
-    RunnerConnection(CylinderUnit unit, int branch, PhaseShiftedCylinders copies) {
-      this.unit = unit;
+    PrimaryConnection(Cylinder cylinder, Port port, int branch, PhaseShiftedCylinders copies) {
+      this.cylinder = cylinder;
+      this.port = port;
       this.branch = branch;
       this.copies = copies;
-      reflection = unit.exhaustPort()::reflection;
-      receiver = (copy, share, dt) -> receive(branch, copy, share, admittance());
+      reflection = port::reflection;
+      receiver = (copy, share, dt) -> junction.add(branch, copy, share, admittance());
     }
 
     /** Acoustic admittance of its primary, kg/(s Pa). */
     double admittance() {
-      return unit.exhaust().admittance(false);
+      return port.pipe().admittance(false);
     }
   }
 
-  abstract void join(CylinderUnit unit, Others others);
-
+  /** Whether as many cylinders meet here as in another. */
   boolean fits(Collector o) {
-    return standsAs(o)
-        && Pairing.inPairs(
-            connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
-  }
-
-  /** Whether another is built as this one. */
-  boolean standsAs(Collector o) {
-    return getClass() == o.getClass();
+    return Pairing.inPairs(
+        connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));
   }
 
   void startFrom(Collector o) {
     for (int k = 0; k < connections.size(); k++) {
       connections.get(k).copies.startFrom(o.connections.get(k).copies);
     }
-    switch (this) {
-      case MergeCollector m -> m.copyGas((MergeCollector) o);
-      case LogCollector l -> l.copyGas((LogCollector) o);
-    }
+    junction.startFrom(o.junction);
   }
 
-  final void freshen(double share) {
+  void freshen(double share) {
     connections.forEach(v -> v.copies.freshen(share));
   }
 
-  /** Couples the primaries and the pipe; returns the pressure that the flows met, Pa. */
-  abstract double coupleInside(double dt);
-
-  /** What flowed from a branch in the last step. */
-  abstract void branchFlow(int branch, BranchFlow out);
-
-  /**
-   * Takes a share of a copy's flow, its enthalpy and burned share those of its own gas.
-   *
-   * @param branch of which it is a copy
-   * @param admittance of its pipe, kg/(s Pa)
-   */
-  abstract void receive(int branch, BranchFlow copy, double share, double admittance);
-
-  /** Where the primaries meet, Pa. */
-  abstract double pressure();
-
-  final void couple(double dt, double speed) {
-    double before = pressure();
+  void couple(double dt, double speed) {
+    double before = junction.pressure();
     for (int i = 0; i < connections.size(); i++) {
       var v = connections.get(i);
-      double phase = v.unit.cylinder().phase();
-      double delay = v.unit.exhaust().echoTime() * speed;
-      v.copies.play(dt, phase, before, delay, v.admittance(), v.reflection, v.receiver);
+      double delay = v.port.pipe().echoTime() * speed;
+      v.copies.play(
+          dt, v.cylinder.phase(), before, delay, v.admittance(), v.reflection, v.receiver);
     }
-    double met = coupleInside(dt);
+    junction.couple();
+    double met = junction.pressure();
     for (int i = 0; i < connections.size(); i++) {
       var v = connections.get(i);
-      double phase = v.unit.cylinder().phase();
       v.copies.hear(met - before);
-      branchFlow(v.branch, flows);
+      junction.branchFlow(v.branch, flows);
       flows.pressure = met;
-      v.copies.record(phase, flows);
+      v.copies.record(v.cylinder.phase(), flows);
     }
-  }
-
-  final Pipe pipe() {
-    return pipe;
   }
 }

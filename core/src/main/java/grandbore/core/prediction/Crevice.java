@@ -91,6 +91,19 @@ final class Crevice {
   }
 
   /**
+   * Gives gas to the charge beside it and takes gas from it, as that one's pressure wants.
+   *
+   * @param enthalpy of the charge's gas, J/kg
+   * @param share burned share of it
+   */
+  void exchange(Charge charge, double enthalpy, double share, double dt) {
+    double taken = follow(charge.pressure, enthalpy, share, dt);
+    charge.mass -= taken;
+    charge.energy -= energyOf(taken, enthalpy);
+    charge.burnedMass -= taken * (taken > 0 ? share : burned);
+  }
+
+  /**
    * Leak through the gap, kg/s: choked above the critical ratio, below it by the ellipse that
    * stands for the nozzle's curve.
    */

@@ -10,6 +10,16 @@ record Cycle(double length) {
 
   static final int ROWS = 720;
 
+  /** A phase told from the firing top centre that is nearer, negative before it, rad. */
+  double fromTop(double phase) {
+    return phase > 0.5 * length ? phase - length : phase;
+  }
+
+  /** Whether a phase lies in strokes that only change gas; an engine of two strokes has none. */
+  boolean isGasExchange(double phase) {
+    return phase > Math.PI && phase <= length - Math.PI;
+  }
+
   /** An angle brought into the cycle, rad. */
   double phase(double angle) {
     double within = angle % length;

@@ -31,7 +31,7 @@ final class CycleTotals {
   /** Time over delay of the end gas, summed. */
   double knock;
 
-  void add(double work, boolean gasExchange, double pressure, double phase) {
+  void add(double work, boolean gasExchange, double pressure, double fromTop) {
     if (gasExchange) {
       pumpWork += work;
     } else {
@@ -39,7 +39,7 @@ final class CycleTotals {
     }
     if (pressure > peakPressure) {
       peakPressure = pressure;
-      peakAngle = phase > 2 * Math.PI ? phase - Cylinder.CYCLE : phase;
+      peakAngle = fromTop;
     }
   }
 
@@ -47,17 +47,17 @@ final class CycleTotals {
     return grossWork + pumpWork;
   }
 
-  /** Where shares were burned in a step that begins at a phase. */
-  void burn(Burning burning, double phase, double angle) {
-    burned10 = crossed(burning, 0.1, phase, angle, burned10);
-    burned50 = crossed(burning, 0.5, phase, angle, burned50);
-    burned90 = crossed(burning, 0.9, phase, angle, burned90);
+  /** Where shares were burned in a step that begins at a phase from the firing top centre. */
+  void burn(Burning burning, double fromTop, double angle) {
+    burned10 = crossed(burning, 0.1, fromTop, angle, burned10);
+    burned50 = crossed(burning, 0.5, fromTop, angle, burned50);
+    burned90 = crossed(burning, 0.9, fromTop, angle, burned90);
   }
 
   private static double crossed(
-      Burning burning, double share, double phase, double angle, double before) {
-    double at = phase + angle * burning.crossed(share);
-    return Double.isNaN(at) ? before : at > Math.PI ? at - Cylinder.CYCLE : at;
+      Burning burning, double share, double fromTop, double angle, double before) {
+    double at = fromTop + angle * burning.crossed(share);
+    return Double.isNaN(at) ? before : at;
   }
 
   /**

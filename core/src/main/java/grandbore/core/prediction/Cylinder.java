@@ -7,15 +7,15 @@ import grandbore.core.waves.Reservoir;
 /**
  * The gas in one cylinder: mass, energy and composition in the true slider-crank volume, with the
  * {@link Crevice} above the ring beside it and two zones while the charge is {@link Burning}. Phase
- * in radians after the firing top centre, 0 to 4π.
+ * in radians after the firing top centre, up to the length of its cycle.
  */
 final class Cylinder implements Reservoir {
-  static final double CYCLE = 4 * Math.PI;
-
   private static final double COURANT = 0.5;
 
   /** Pressure is not told further ahead than this share of itself. */
   private static final double MOST_AHEAD = 0.1;
+
+  private static final int PASSES = 3;
 
   /** Crank angle after which no charge is lit any more, rad after top centre. */
   private static final double LATEST = 2.4;
@@ -23,6 +23,7 @@ final class Cylinder implements Reservoir {
   private final ChargeGas gas;
 
   private final CylinderGeometry geometry;
+  private final Cycle cycle;
   private final TurbulentFlame flame;
   private final Stirring stirring;
   private final double octane;
@@ -60,6 +61,7 @@ final class Cylinder implements Reservoir {
       double p) {
     this.gas = gas;
     this.geometry = geometry;
+    cycle = geometry.cycle();
     this.flame = flame;
     stirring = new Stirring(geometry, flame);
     this.octane = octane;
@@ -69,12 +71,7 @@ final class Cylinder implements Reservoir {
     burning = new Burning(gas.dry(), flame, octane);
     charge.sparkAdvance = Math.toRadians(28);
     volume = gasVolume(charge.phase);
-    charge.temperature = 330;
-    charge.burned = 0.05;
-    charge.mass = p * volume / (gas.wet().gasConstant(charge.burned) * charge.temperature);
-    charge.burnedMass = charge.burned * charge.mass;
-    charge.energy = charge.mass * gas.wet().energy(charge.temperature, charge.burned);
-    charge.pressure = p;
+    gas.fill(charge, volume, p);
     crevice.fill(p, charge.burned);
   }
 
@@ -151,9 +148,8 @@ final class Cylinder implements Reservoir {
     totals.residual = charge.burned;
     if (closing == null) {
       closing = new ClosedCharge(twin());
-    } else {
-      closing.keep(this);
     }
+    closing.keep(this);
   }
 
   boolean isClosed() {
@@ -185,8 +181,8 @@ final class Cylinder implements Reservoir {
   /** Moves the crank on by a step, after the step's flows are in. */
   void advance(double dt, double angle, double meanPistonSpeed) {
     double next = charge.phase + angle;
-    // From the firing top centre, so that a spark after it is none before it.
-    double fromTop = charge.phase > 2 * Math.PI ? charge.phase - CYCLE : charge.phase;
+    // A spark after the firing top centre is none before it.
+    double fromTop = cycle.fromTop(charge.phase);
     if (charge.closed
         && charge.compressed
         && !burning.isLit()
@@ -217,29 +213,25 @@ final class Cylinder implements Reservoir {
     heatLost += q;
     totals.heat += q;
     if (burning.isLit()) {
-      burning.advance(dt, angle, ahead());
-      totals.burn(burning, charge.phase, angle);
+      burning.advance(dt, angle, charge.pressure, charge.mass, volume, geometry.depth(volume()));
+      totals.burn(burning, fromTop, angle);
       charge.burnedMass = burning.burnedMass(charge.mass);
     }
     double before = charge.pressure;
     double done = expand(gasVolume(next));
     work += done;
     trend = (charge.pressure - before) / angle;
-    boolean gasExchange = next > Math.PI && next <= 3 * Math.PI;
-    totals.add(done, gasExchange, charge.pressure, next);
+    totals.add(done, cycle.isGasExchange(next), charge.pressure, cycle.fromTop(next));
     if (charge.closed) {
-      burning.feel(
-          charge.pressure,
-          burning.isLit() ? burning.unburnedTemperature() : charge.temperature,
-          dt);
+      burning.feel(charge.pressure, unburned(), dt);
       totals.knock = Math.max(totals.knock, burning.knock());
     }
     if (burning.isLit() && burning.isOver()) {
       burning.end();
     }
     charge.phase = next;
-    if (charge.phase >= CYCLE) {
-      charge.phase -= CYCLE;
+    if (charge.phase >= cycle.length()) {
+      charge.phase -= cycle.length();
       last = totals;
       totals = new CycleTotals();
       totals.trapped = last.trapped;
@@ -248,17 +240,21 @@ final class Cylinder implements Reservoir {
     }
   }
 
-  private void exchangeWithCrevice(double dt) {
-    double nearCrevice = burning.isLit() ? burning.unburnedTemperature() : charge.temperature;
-    double share = burning.isLit() ? burning.residual() : charge.burned;
-    double enthalpy = gas.of(charge).enthalpy(nearCrevice, share);
-    double taken = crevice.follow(charge.pressure, enthalpy, share, dt);
-    charge.mass -= taken;
-    charge.energy -= crevice.energyOf(taken, enthalpy);
-    charge.burnedMass -= taken * (taken > 0 ? share : crevice.burned());
+  /** Temperature of what has not burned, K. */
+  private double unburned() {
+    return burning.isLit() ? burning.unburnedTemperature() : charge.temperature;
   }
 
-  /** Changes the volume, pressure and energy together; returns the work done, J. */
+  private void exchangeWithCrevice(double dt) {
+    double share = burning.isLit() ? burning.residual() : charge.burned;
+    crevice.exchange(charge, gas.of(charge).enthalpy(unburned(), share), share, dt);
+  }
+
+  /**
+   * Changes the volume, pressure and energy together; returns the work done, J: with E = E₀ − ½(p₀
+   * + p) ΔV the pressure p of E in the new volume. A pass leaves some thousandths of what p was
+   * out.
+   */
   private double expand(double newVolume) {
     double dv = newVolume - volume;
     double before = charge.pressure;
@@ -266,7 +262,7 @@ final class Cylinder implements Reservoir {
     double unburnedBefore = burning.unburnedTemperature();
     charge.burned = Math.clamp(charge.burnedMass / charge.mass, 0, 1);
     double p = before;
-    for (int pass = 0; pass < 3; pass++) {
+    for (int pass = 0; pass < PASSES; pass++) {
       charge.energy = energyBefore - 0.5 * (before + p) * dv;
       p = solve(newVolume, p / before, unburnedBefore);
     }
@@ -315,20 +311,6 @@ final class Cylinder implements Reservoir {
         / newVolume;
   }
 
-  /** What the flame runs into. */
-  private TurbulentFlame.Ahead ahead() {
-    double unburned = burning.unburnedTemperature();
-    return new TurbulentFlame.Ahead(
-        charge.pressure,
-        unburned,
-        charge.pressure / (gas.dry().gasConstant(burning.residual()) * unburned),
-        charge.mass,
-        volume,
-        geometry.depth(volume()),
-        burning.zone(),
-        burning.zoneVolume(charge.pressure));
-  }
-
   /** Whether a charge has been closed in since the start, so that sparks can be tried on it. */
   boolean canTry() {
     return closing != null && closing.isCompressed();
@@ -339,8 +321,14 @@ final class Cylinder implements Reservoir {
     return closing;
   }
 
-  Burning burning() {
-    return burning;
+  /** Time over delay of the end gas, summed since it was closed in. */
+  double knock() {
+    return burning.knock();
+  }
+
+  /** Whether the flame has left no end gas to fire by itself. */
+  boolean isEndGasGone() {
+    return burning.isEndGasGone();
   }
 
   void setSpark(double advance) {
@@ -388,11 +376,8 @@ final class Cylinder implements Reservoir {
 
   /** The flame as it runs now. */
   FlameNow flameNow() {
-    return new FlameNow(
-        charge.closed ? burning.shareBurned() : Double.NaN,
-        burning.isRunning() ? flame.radius(burning.front(), ahead()) : Double.NaN,
-        burning.isLit() ? burning.unburnedTemperature() : Double.NaN,
-        burning.hasTwoZones(charge.mass) ? burning.burnedTemperature() : Double.NaN);
+    return burning.now(
+        charge.closed, charge.pressure, charge.mass, volume, geometry.depth(volume()));
   }
 
   /** Volume of the gas with the crevice, m³. */

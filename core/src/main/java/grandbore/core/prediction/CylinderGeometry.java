@@ -6,11 +6,17 @@ import grandbore.core.waves.Wall;
 /**
  * One cylinder's volume and walls.
  *
+ * @param cycle that its phases are of
  * @param clearance volume at top centre, m³
  * @param exhaustOpens rad after the firing top centre
  */
 record CylinderGeometry(
-    SliderCrank crank, double bore, double clearance, double exhaustOpens, Walls walls) {
+    Cycle cycle,
+    SliderCrank crank,
+    double bore,
+    double clearance,
+    double exhaustOpens,
+    Walls walls) {
   /** Head with valves, piston crown and liner. */
   record Walls(Wall head, Wall crown, Wall liner) {
     /** Of a warm engine that is only turned over or idles. */

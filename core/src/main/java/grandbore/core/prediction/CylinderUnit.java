@@ -180,6 +180,11 @@ final class CylinderUnit {
     return exhaust.liftNow(cylinder.phase());
   }
 
+  /** All, in the order of the gas. */
+  List<Port> ports() {
+    return ports;
+  }
+
   /** Of all ports, in the order of the gas. */
   List<Pipe> pipes() {
     return ports.stream().map(Port::pipe).toList();

@@ -3,10 +3,12 @@ package grandbore.core.prediction;
 import grandbore.core.waves.Pipe;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.SortedSet;
 
 /**
- * The engine as a network: cylinders with their pipes between an {@link IntakeSide} and an {@link
- * ExhaustSide}. Some cylinders are solved; their flows are played again for the others.
+ * The engine as a network, built of its {@link GasGraph}: cylinders with their pipes between an
+ * {@link IntakeSide} and an {@link ExhaustSide}. Some cylinders are solved; their flows are played
+ * again for the others.
  */
 final class EngineNetwork {
   private static final double MOST_PARTS = 200;
@@ -22,6 +24,8 @@ final class EngineNetwork {
   private final List<CylinderUnit> units = new ArrayList<>();
   private final List<Pipe> pipes = new ArrayList<>();
   private final EngineParts parts;
+  private final GasGraph graph;
+  private final SortedSet<Integer> reached;
   private final AirSupply supply;
   private final IntakeSide intake;
   private final ExhaustSide exhaust;
@@ -39,15 +43,20 @@ final class EngineNetwork {
     cylinders = parts.combination().bottomEnd().cylinders();
     step = parts.step();
     supply = new AirSupply(parts);
-    intake = new IntakeSide(parts, supply, roles.planes(), !roles.alike());
-    exhaust = new ExhaustSide(parts, roles.banks(), !roles.alike());
+    graph = roles.graph();
+    reached = roles.reached();
+    intake = new IntakeSide(parts, supply, graph, reached);
+    exhaust = new ExhaustSide(parts, graph, reached);
     for (var role : roles.each()) {
       double clearance = roles.alike() ? mean(clearances) : clearances[role.number() - 1];
       var unit = new CylinderUnit(parts, role, roles.alike(), clearance);
       units.add(unit);
       pipes.addAll(unit.pipes());
-      intake.join(unit, role.onPlenum());
-      exhaust.join(unit, role.bank(), role.group(), role.onCollector());
+      for (int k = 0; k < unit.ports().size(); k++) {
+        int node = graph.leads(role.place(), k);
+        intake.join(unit.cylinder(), unit.ports().get(k), node, role.others().get(k));
+        exhaust.join(unit.cylinder(), unit.ports().get(k), node, role.others().get(k));
+      }
     }
     pipes.addAll(intake.pipes());
     pipes.addAll(exhaust.pipes());
@@ -61,7 +70,9 @@ final class EngineNetwork {
   boolean startFrom(EngineNetwork o) {
     boolean fits =
         Pairing.inPairs(units, o.units, (mine, other) -> firesAlike(mine, o, other))
-            && pipes.size() == o.pipes.size()
+            && graph.nodes().equals(o.graph.nodes())
+            && graph.ways().equals(o.graph.ways())
+            && reached.equals(o.reached)
             && supply.fits(o.supply)
             && intake.fits(o.intake)
             && exhaust.fits(o.exhaust);
@@ -182,6 +193,11 @@ final class EngineNetwork {
 
   EngineParts parts() {
     return parts;
+  }
+
+  /** The node that a port of a solved cylinder leads to. */
+  int leads(CylinderUnit unit, Port port) {
+    return graph.leads(unit.role().place(), unit.ports().indexOf(port));
   }
 
   List<CylinderUnit> units() {

@@ -140,7 +140,7 @@ final class EngineParts {
         number == 0 ? lambda() : c.learned().mixture().si() * c.mixture().lambda(number);
     return new Cylinder(
         charge(lambda),
-        new CylinderGeometry(crank, b.bore().si(), clearance, exhaustOpens, walls),
+        new CylinderGeometry(cycle(), crank, b.bore().si(), clearance, exhaustOpens, walls),
         new TurbulentFlame(
             new FlameSpeed(c.mixture().fuel(), lambda),
             FlameSurface.of(chamber, b.stroke().si()),

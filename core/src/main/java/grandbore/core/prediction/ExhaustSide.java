@@ -1,132 +1,152 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combination.Combination;
-import grandbore.core.combination.Exhaust;
+import grandbore.core.prediction.GasGraph.Lead;
+import grandbore.core.prediction.GasGraph.Place;
+import grandbore.core.prediction.GasGraph.Way;
 import grandbore.core.waves.Junction;
 import grandbore.core.waves.Pipe;
+import grandbore.core.waves.PipeEnd;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.SortedSet;
+import java.util.TreeMap;
 
 /**
- * Everything behind the exhaust ports: a bank's primaries meet in one collector, or in groups whose
- * secondaries meet in it; behind it an open end, or a pipe with silencer or turbine, joined to the
- * other bank's by a balance pipe or not.
+ * Everything behind the exhaust ports, as the {@link GasGraph} has it: where a bank's primaries
+ * meet, at once, in groups or along a log; behind that an open end, or a pipe with silencer or
+ * turbine, joined to the other bank's by a balance pipe or not.
  */
 final class ExhaustSide {
+  /** Cosine of the usual angle between a primary and the collector's axis, 12°. */
+  private static final double MERGE = 0.978;
+
+  /** Cosine between what comes from the side and what it meets. */
+  private static final double SIDE = 0;
+
   private final EngineParts parts;
-  private final List<Pipe> pipes = new ArrayList<>();
-  private final List<Collector> collectors = new ArrayList<>();
-  private final List<Junction> junctions = new ArrayList<>();
+  private final GasGraph graph;
+  private final Map<Way, Pipe> pipes = new LinkedHashMap<>();
+
+  /** By the node at which primaries meet. */
+  private final Map<Integer, Collector> meeting = new TreeMap<>();
+
+  private final List<Collector> collectors;
+  private final List<Junction> joints = new ArrayList<>();
   private final List<Outlet> outlets = new ArrayList<>();
-  private final List<Pipe> secondaries = new ArrayList<>();
-  private final List<Pipe> lasts = new ArrayList<>();
-  private final List<Pipe> tails = new ArrayList<>();
-  private final int groups;
+  private final List<PipeEnd> shut = new ArrayList<>();
 
   /**
-   * @param banks solved
-   * @param apart whether every cylinder is solved, at its own place
+   * @param reached nodes that the gas of the solved cylinders comes to
    */
-  ExhaustSide(EngineParts parts, int banks, boolean apart) {
+  ExhaustSide(EngineParts parts, GasGraph graph, SortedSet<Integer> reached) {
     this.parts = parts;
-    var c = parts.combination();
-    var x = c.exhaust();
-    int bank = c.bottomEnd().cylinders() / c.bottomEnd().banks();
-    boolean stepped = x.kind() == Exhaust.Kind.STEPPED;
-    groups = groups(c);
-    boolean balanced = tiesBanks(c);
-    var balance = balanced ? keep(parts.piping().balancePipe()) : null;
-    for (int b = 0; b < banks; b++) {
-      double half = apart ? 0 : Piping.halfLog(bank);
-      var collector = keep(parts.piping().collectorPipe(!continues(x), half));
-      lasts.add(collector);
-      if (stepped) {
-        var second = parts.piping().merge();
-        second.join(collector, true, -1);
-        for (int g = 0; g < groups; g++) {
-          var pipe = keep(parts.piping().secondaryPipe());
-          secondaries.add(pipe);
-          collectors.add(new MergeCollector(parts, pipe));
-          second.join(pipe, false, MergeCollector.MERGE_COSINE);
-        }
-        junctions.add(second);
-      } else if (x.kind() == Exhaust.Kind.HEADERS) {
-        collectors.add(new MergeCollector(parts, collector));
-      } else {
-        collectors.add(new LogCollector(parts, collector, bank, apart, this::keep));
+    this.graph = graph;
+    for (var way : graph.ways()) {
+      if (reached.contains(way.from())) {
+        lay(way);
       }
-      var last = collector;
-      if (continues(x)) {
-        last = keep(parts.piping().tailPipe());
-        tails.add(last);
-        var joint = parts.piping().merge();
-        joint.join(collector, false, 1);
-        joint.join(last, true, -1);
-        if (balanced) {
-          joint.join(balance, b == 0, 0);
-        }
-        junctions.add(joint);
+    }
+    for (int node : reached) {
+      switch (graph.place(node)) {
+        case MERGE -> meeting.put(node, new Collector(parts, meet(node), MERGE));
+        case TEE -> meeting.put(node, new Collector(parts, meet(node), SIDE));
+        case JOINT -> joints.add(meet(node));
+        case OUTLET ->
+            outlets.add(
+                new Outlet(
+                    parts, pipes.get(graph.to(node).getFirst()), parts.piping().collectorArea()));
+        case SHUT ->
+            shut.add(PipeEnd.shut(parts.gas(), pipes.get(graph.from(node).getFirst()), true));
+        default -> {}
       }
-      outlets.add(new Outlet(parts, last, parts.piping().collectorArea()));
+    }
+    collectors = List.copyOf(meeting.values());
+  }
+
+  private void lay(Way way) {
+    var piping = parts.piping();
+    switch (way.lead()) {
+      case LOG -> pipes.put(way, piping.logPipe(1));
+      case HALF_LOG -> pipes.put(way, piping.logPipe(halfLog()));
+      case SECONDARY -> pipes.put(way, piping.secondaryPipe());
+      case COLLECTOR -> {
+        boolean open = graph.place(way.to()) == Place.OUTLET;
+        boolean half = graph.to(way.from()).stream().anyMatch(w -> w.lead() == Lead.HALF_LOG);
+        pipes.put(way, piping.collectorPipe(open, half ? halfLog() : 0));
+      }
+      case TAIL -> pipes.put(way, piping.tailPipe());
+      case BALANCE -> pipes.put(way, piping.balancePipe());
+      default -> {}
     }
   }
 
-  /** Groups of a bank's primaries: twos that fire furthest apart, threes in a bank of six. */
-  static int groups(Combination c) {
-    int bank = c.bottomEnd().cylinders() / c.bottomEnd().banks();
-    int stepped = bank % 3 == 0 ? bank / 3 : 2;
-    return c.exhaust().kind() == Exhaust.Kind.STEPPED ? stepped : 1;
+  private double halfLog() {
+    var bottom = parts.combination().bottomEnd();
+    return Piping.halfLog(bottom.cylinders() / bottom.banks());
   }
 
-  /** Whether a pipe carries on behind the collector. */
-  static boolean continues(Exhaust x) {
-    return x.outlet() == Exhaust.Outlet.SYSTEM || x.balance() == Exhaust.Balance.PIPE;
+  /** Joins the pipes that meet at a node. */
+  private Junction meet(int node) {
+    var junction = parts.piping().merge();
+    pipes.forEach(
+        (way, pipe) -> {
+          if (way.from() == node) {
+            junction.join(pipe, true, way.lead() == Lead.BALANCE ? SIDE : -1);
+          } else if (way.to() == node) {
+            junction.join(pipe, false, arriving(way.lead()));
+          }
+        });
+    return junction;
   }
 
-  /** Whether a pipe joins both banks, so that both have to be there. */
-  static boolean tiesBanks(Combination c) {
-    return c.exhaust().balance() == Exhaust.Balance.PIPE && c.bottomEnd().banks() == 2;
-  }
-
-  private Pipe keep(Pipe pipe) {
-    pipes.add(pipe);
-    return pipe;
+  /** Cosine between a pipe that comes to a node and what carries on from it. */
+  private static double arriving(Lead lead) {
+    return switch (lead) {
+      case SECONDARY -> MERGE;
+      case BALANCE -> SIDE;
+      default -> 1;
+    };
   }
 
   /**
-   * Connects a cylinder.
+   * Connects a cylinder's port, where it leads to this side.
    *
-   * @param bank solved, from 0
-   * @param group of the bank, from 0
    * @param others that meet there as copies of it
    */
-  void join(CylinderUnit unit, int bank, int group, Others others) {
-    collectors.get(bank * groups + group).join(unit, others);
+  void join(Cylinder cylinder, Port port, int node, Others others) {
+    var collector = meeting.get(node);
+    if (collector != null) {
+      collector.join(cylinder, port, others);
+    }
   }
 
-  /** The pipes behind the primaries of a group of a bank. */
-  Map<Duct, Pipe> behind(int bank, int group) {
+  /** The pipes behind a node at which primaries meet. */
+  Map<Duct, Pipe> behind(int node) {
     var all = new EnumMap<Duct, Pipe>(Duct.class);
-    if (!secondaries.isEmpty()) {
-      all.put(Duct.SECONDARY, secondaries.get(bank * groups + group));
-    }
-    all.put(Duct.COLLECTOR, lasts.get(bank));
-    if (!tails.isEmpty()) {
-      all.put(Duct.TAIL, tails.get(bank));
+    var ways = graph.from(node);
+    while (!ways.isEmpty()) {
+      var way = ways.getFirst();
+      switch (way.lead()) {
+        case SECONDARY -> all.put(Duct.SECONDARY, pipes.get(way));
+        case COLLECTOR -> all.put(Duct.COLLECTOR, pipes.get(way));
+        case TAIL -> all.put(Duct.TAIL, pipes.get(way));
+        default -> {}
+      }
+      ways = graph.from(way.to());
     }
     return all;
   }
 
   List<Pipe> pipes() {
-    return pipes;
+    return List.copyOf(pipes.values());
   }
 
-  /** Whether another stands so that its gas can be taken over. */
+  /** Whether another, of the same nodes, stands so that its gas can be taken over. */
   boolean fits(ExhaustSide o) {
-    return junctions.size() == o.junctions.size()
-        && Pairing.inPairs(collectors, o.collectors, Collector::fits)
+    return Pairing.inPairs(collectors, o.collectors, Collector::fits)
         && Pairing.inPairs(outlets, o.outlets, Outlet::fits);
   }
 
@@ -134,8 +154,8 @@ final class ExhaustSide {
     for (int k = 0; k < collectors.size(); k++) {
       collectors.get(k).startFrom(o.collectors.get(k));
     }
-    for (int k = 0; k < junctions.size(); k++) {
-      junctions.get(k).startFrom(o.junctions.get(k));
+    for (int k = 0; k < joints.size(); k++) {
+      joints.get(k).startFrom(o.joints.get(k));
     }
     for (int k = 0; k < outlets.size(); k++) {
       outlets.get(k).startFrom(o.outlets.get(k));
@@ -150,8 +170,11 @@ final class ExhaustSide {
     for (int i = 0; i < collectors.size(); i++) {
       collectors.get(i).couple(dt, speed);
     }
-    for (int i = 0; i < junctions.size(); i++) {
-      junctions.get(i).couple();
+    for (int i = 0; i < joints.size(); i++) {
+      joints.get(i).couple();
+    }
+    for (int i = 0; i < shut.size(); i++) {
+      shut.get(i).couple(dt);
     }
     for (int i = 0; i < outlets.size(); i++) {
       outlets.get(i).couple(dt);
@@ -172,7 +195,7 @@ final class ExhaustSide {
     for (var o : outlets) {
       sum += o.takeTurbineWork();
     }
-    return sum * parts.combination().bottomEnd().banks() / outlets.size();
+    return sum * graph.count(Place.OUTLET) / outlets.size();
   }
 
   void gate(double surplus) {

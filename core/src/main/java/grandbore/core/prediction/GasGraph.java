@@ -1,26 +1,26 @@
 package grandbore.core.prediction;
 
-import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Exhaust;
-import grandbore.core.combination.Intake;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collections;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.SortedSet;
+import java.util.TreeSet;
 
 /**
  * What the gas of an engine runs through as a graph: cylinders, each with ports that lead to nodes
- * (plenums, merges, ends), and pipes between nodes. Its turns are the angles by which it can be
- * turned and is itself: every cylinder then stands where another fired, and its ports, and the
- * pipes behind them, lead to what that one's lead to.
+ * (plenums, merges, ends), and what leads from node to node. The network is built of it, node by
+ * node and way by way. Its turns are the angles by which it can be turned and is itself: every
+ * cylinder then stands where another fired, and its ports, and the ways behind them, lead to what
+ * that one's lead to.
  *
  * @param cylinders in firing order
- * @param nodes what each is; only nodes of the same name may come to one another's places
+ * @param nodes only those that are equal may come to one another's places
  */
-record GasGraph(Cycle cycle, List<Fired> cylinders, List<String> nodes, List<Way> ways) {
+record GasGraph(Cycle cycle, List<Fired> cylinders, List<Node> nodes, List<Way> ways) {
   /** Firings closer than that are at the same angle, rad. */
   private static final double SAME = 1e-3;
 
@@ -32,8 +32,64 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<String> nodes, List<Way
    */
   record Fired(double at, List<Integer> ports) {}
 
-  /** A pipe from one node to another. */
-  record Way(String name, int from, int to) {}
+  /** What stands at a node. */
+  enum Place {
+    /** The air in front of the engine, or what a compressor makes of it. */
+    AIR,
+    AIR_BOX,
+    /** What runners open into, well mixed. */
+    PLENUM,
+    /** A place along a plenum that is a pipe. */
+    BOX,
+    /** Where primaries meet at a small angle. */
+    MERGE,
+    /** Where a primary meets a log from the side. */
+    TEE,
+    /** Where pipes meet behind the primaries. */
+    JOINT,
+    /** Where a bank's last pipe ends. */
+    OUTLET,
+    /** The end of a pipe that leads on to nothing. */
+    SHUT
+  }
+
+  /**
+   * A node.
+   *
+   * @param number parts those of a kind that may not come to one another's places
+   */
+  record Node(Place place, int number) {}
+
+  /** What leads from a node to another: a pipe, or an opening. */
+  enum Lead {
+    /** From the air to the air box. */
+    DUCT,
+    /** Bores of the throttles, with the spacer. */
+    THROTTLE,
+    /** An opening between two planes. */
+    WINDOW,
+    /** A plenum that is a pipe, between two places along it. */
+    BOX,
+    /** A log between two cylinders' places. */
+    LOG,
+    /** Half of a log, its end shut, where all are taken to meet in its middle. */
+    HALF_LOG,
+    SECONDARY,
+    COLLECTOR,
+    TAIL,
+    /** Between both banks' collectors. */
+    BALANCE
+  }
+
+  /**
+   * A way from one node to another; of one kind and number at most one leaves a node, and one comes
+   * to it.
+   */
+  record Way(Lead lead, int number, int from, int to) {
+    boolean isLike(Way o) {
+      return lead == o.lead && number == o.number;
+    }
+  }
 
   /**
    * An angle that turns the engine onto itself.
@@ -49,7 +105,52 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<String> nodes, List<Way
    * @param apart whether each cylinder has its own place along a log or a box
    */
   static GasGraph of(Combination c, boolean apart) {
-    return new Maker(c, apart).graph();
+    return new GasPaths(c, apart).graph();
+  }
+
+  /** What stands at a node. */
+  Place place(int node) {
+    return nodes.get(node).place;
+  }
+
+  /** The node that a port of a cylinder leads to. */
+  int leads(int place, int port) {
+    return cylinders.get(place).ports.get(port);
+  }
+
+  /** How many nodes of a kind there are. */
+  int count(Place place) {
+    return (int) nodes.stream().filter(n -> n.place == place).count();
+  }
+
+  /** Ways from a node. */
+  List<Way> from(int node) {
+    return ways.stream().filter(w -> w.from == node).toList();
+  }
+
+  /** Ways to a node. */
+  List<Way> to(int node) {
+    return ways.stream().filter(w -> w.to == node).toList();
+  }
+
+  /**
+   * All nodes that the gas of some cylinders comes to, in the nodes' order. It goes no further than
+   * the air, which feels nothing of what is drawn from it.
+   *
+   * @param places of the cylinders in the firing order
+   */
+  SortedSet<Integer> reached(Collection<Integer> places) {
+    var reached = new TreeSet<Integer>();
+    var next = new ArrayDeque<Integer>();
+    places.forEach(p -> next.addAll(cylinders.get(p).ports));
+    while (!next.isEmpty()) {
+      int node = next.remove();
+      if (reached.add(node) && place(node) != Place.AIR) {
+        from(node).forEach(w -> next.add(w.to));
+        to(node).forEach(w -> next.add(w.from));
+      }
+    }
+    return reached;
   }
 
   /** All angles by which it can be turned but the whole cycle, in the order of the firings. */
@@ -136,14 +237,11 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<String> nodes, List<Way
       return along(from, to, true) && along(from, to, false);
     }
 
-    /** Each name leaves a node once at most, and comes to it once at most. */
     private boolean along(int from, int to, boolean forward) {
       for (var way : ways) {
         if ((forward ? way.from : way.to) == from) {
           var other =
-              ways.stream()
-                  .filter(w -> w.name.equals(way.name) && (forward ? w.from : w.to) == to)
-                  .toList();
+              ways.stream().filter(w -> w.isLike(way) && (forward ? w.from : w.to) == to).toList();
           if (other.size() != 1
               || !map(
                   forward ? way.to : way.from,
@@ -153,124 +251,6 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<String> nodes, List<Way
         }
       }
       return true;
-    }
-  }
-
-  /** Puts the nodes of a combination together. */
-  private static final class Maker {
-    private final Combination c;
-    private final BottomEnd bottom;
-    private final boolean apart;
-    private final List<String> nodes = new ArrayList<>();
-    private final List<Way> ways = new ArrayList<>();
-
-    Maker(Combination c, boolean apart) {
-      this.c = c;
-      this.apart = apart;
-      bottom = c.bottomEnd();
-    }
-
-    GasGraph graph() {
-      var intake = intake();
-      var exhaust = exhaust();
-      var fired =
-          IntStream.range(0, bottom.cylinders())
-              .mapToObj(p -> new Fired(bottom.firesAt(p), List.of(intake.get(p), exhaust.get(p))))
-              .toList();
-      return new GasGraph(Cycle.FOUR_STROKE, fired, List.copyOf(nodes), List.copyOf(ways));
-    }
-
-    private int node(String name) {
-      nodes.add(name);
-      return nodes.size() - 1;
-    }
-
-    private void way(String name, int from, int to) {
-      ways.add(new Way(name, from, to));
-    }
-
-    /** The node that each place of the firing order draws from. */
-    private List<Integer> intake() {
-      var in = c.intake();
-      int air = node("air");
-      if (in.airBox().isKnown()) {
-        int box = node("air box");
-        way("duct", air, box);
-        air = box;
-      }
-      if (in.manifold() == Intake.Manifold.INDIVIDUAL) {
-        return Collections.nCopies(bottom.cylinders(), air);
-      }
-      if (in.isBox() && apart) {
-        return alongBox(air);
-      }
-      // Named apart: each plane is solved, and stays itself.
-      int planes = RepresentativeCylinders.planes(c);
-      var all = IntStream.range(0, planes).map(k -> node("plane " + k)).boxed().toList();
-      for (int k = 0; k < planes; k++) {
-        way("throttle " + k, air, all.get(k));
-      }
-      if (planes == 2 && in.planeWindow().si() > 0) {
-        way("window", all.get(0), all.get(1));
-      }
-      return IntStream.range(0, bottom.cylinders()).mapToObj(p -> all.get(p % planes)).toList();
-    }
-
-    private List<Integer> alongBox(int air) {
-      int places = bottom.cylinders() / bottom.banks();
-      var cells = IntStream.range(0, places).map(k -> node("box")).boxed().toList();
-      way("throttle", air, cells.getFirst());
-      for (int k = 0; k + 1 < places; k++) {
-        way("box", cells.get(k), cells.get(k + 1));
-      }
-      return IntStream.range(0, bottom.cylinders())
-          .mapToObj(p -> cells.get(RepresentativeCylinders.along(bottom, p)))
-          .toList();
-    }
-
-    /** The node that each place of the firing order blows into. */
-    private List<Integer> exhaust() {
-      var x = c.exhaust();
-      int banks = bottom.banks();
-      var ends = IntStream.range(0, banks).map(b -> node("end")).boxed().toList();
-      if (ExhaustSide.tiesBanks(c)) {
-        // Both are there, so that neither may stand for the other.
-        int middle = node("balance pipe");
-        way("balance 0", ends.get(0), middle);
-        way("balance 1", ends.get(1), middle);
-      }
-      boolean onLog = apart && x.kind() == Exhaust.Kind.CAST_MANIFOLD;
-      var meets = ends.stream().map(end -> onLog ? log(end) : merges(end)).toList();
-      return IntStream.range(0, bottom.cylinders())
-          .mapToObj(
-              p ->
-                  meets
-                      .get(RepresentativeCylinders.bank(bottom, p))
-                      .get(
-                          onLog
-                              ? RepresentativeCylinders.along(bottom, p)
-                              : RepresentativeCylinders.group(c, p)))
-          .toList();
-    }
-
-    /** Where the groups of a bank meet. Named apart: each is solved, and stays itself. */
-    private List<Integer> merges(int end) {
-      var all = new ArrayList<Integer>();
-      for (int g = 0; g < ExhaustSide.groups(c); g++) {
-        all.add(node("merge " + g));
-        way("behind " + g, all.getLast(), end);
-      }
-      return all;
-    }
-
-    private List<Integer> log(int end) {
-      int places = bottom.cylinders() / bottom.banks();
-      var tees = IntStream.range(0, places).map(k -> node("tee")).boxed().toList();
-      for (int k = 0; k + 1 < places; k++) {
-        way("log", tees.get(k), tees.get(k + 1));
-      }
-      way("behind", tees.getLast(), end);
-      return tees;
     }
   }
 }

@@ -1,97 +1,174 @@
 package grandbore.core.prediction;
 
+import grandbore.core.prediction.GasGraph.Place;
+import grandbore.core.prediction.GasGraph.Way;
 import grandbore.core.waves.Orifice;
 import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeEnd;
 import grandbore.core.waves.Reservoir;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.SortedSet;
+import java.util.TreeMap;
 
 /**
- * Everything from the air to the runners: an air box or none; one plenum, two planes with or
- * without a window between them, or a throttle a runner.
+ * Everything from the air to the runners, as the {@link GasGraph} has it: an air box or none; one
+ * plenum, two planes with or without a window between them, or a throttle a runner.
  */
 final class IntakeSide {
   private final EngineParts parts;
   private final AirSupply supply;
-  private final Optional<AirBox> airBox;
-  private final List<Plenum> plenums = new ArrayList<>();
-  private final List<Inlet> inlets = new ArrayList<>();
-  private final List<Pipe> pipes = new ArrayList<>();
+  private final GasGraph graph;
+
+  /** What stands at each node that the solved cylinders' gas comes to, but the air. */
+  private final Map<Integer, Plenum> rooms = new TreeMap<>();
+
+  /** Each of them once, the air box first. */
+  private final List<Plenum> all;
+
+  /** Those that throttles and blowers feed. */
+  private final List<Plenum> plenums;
+
+  /** The duct to the air box. */
+  private final List<Inlet> ducts = new ArrayList<>();
+
+  private final Map<Plenum, Inlet> throttleOf = new IdentityHashMap<>();
+  private final List<Inlet> throttles = new ArrayList<>();
+
+  /** Throttles of one runner each. */
   private final List<PipeEnd> separate = new ArrayList<>();
-  private final Optional<Orifice> window;
+
+  /** Those of them that open into the air. */
+  private final List<PipeEnd> alone = new ArrayList<>();
+
+  private final List<Orifice> windows = new ArrayList<>();
+  private final List<Pipe> pipes = new ArrayList<>();
   private final int planes;
   private double throttle = 1;
 
   /**
-   * @param solved planes
-   * @param apart whether every cylinder is solved, at its own place
+   * @param reached nodes that the gas of the solved cylinders comes to
    */
-  IntakeSide(EngineParts parts, AirSupply supply, int solved, boolean apart) {
+  IntakeSide(EngineParts parts, AirSupply supply, GasGraph graph, SortedSet<Integer> reached) {
     this.parts = parts;
     this.supply = supply;
-    var c = parts.combination();
-    int cylinders = c.bottomEnd().cylinders();
-    planes =
-        switch (c.intake().manifold()) {
-          case PLENUM -> 1;
-          case DUAL_PLANE -> 2;
-          case INDIVIDUAL -> 0;
-        };
-    double share = planes == 0 ? 1 : (double) Math.min(planes, solved) / planes;
-    double clear = parts.piping().throttleArea();
-    airBox =
-        c.intake().airBox().isKnown()
-            ? Optional.of(new AirBox(parts, supply.reservoir(), share, share * clear))
-            : Optional.empty();
-    airBox.ifPresent(b -> pipes.add(b.duct()));
-    double windowArea = planes == 2 ? c.intake().planeWindow().si() : 0;
-    for (int k = 0; k < Math.min(planes, solved); k++) {
-      var room =
-          c.intake().isBox() && apart
-              ? new BoxRoom(parts.gas(), parts.piping().box())
-              : new MixedRoom(parts.piping().plenum(planes));
-      room.pipe().ifPresent(pipes::add);
-      var plenum = new Plenum(parts, room, cylinders / planes, clear / planes + windowArea);
-      plenums.add(plenum);
-      if (!supply.feedsPlenum()) {
-        var inlet = new Inlet(parts, parts.piping().inletPipe(planes), ahead(), plenum.feed());
-        inlets.add(inlet);
-        pipes.add(inlet.pipe());
+    this.graph = graph;
+    planes = graph.count(Place.PLENUM) + Math.min(1, graph.count(Place.BOX));
+    var fed = new ArrayList<Plenum>();
+    for (int node : reached) {
+      switch (graph.place(node)) {
+        case AIR_BOX -> rooms.put(node, airBox());
+        case PLENUM -> fed.add(put(node, plenum(new MixedRoom(parts.piping().plenum(planes)))));
+        case BOX -> {
+          if (fed.isEmpty()) {
+            var box = new BoxRoom(parts.gas(), parts.piping().box());
+            box.pipe().ifPresent(pipes::add);
+            fed.add(plenum(box));
+          }
+          rooms.put(node, fed.getFirst());
+        }
+        default -> {}
       }
     }
-    window =
-        plenums.size() == 2 && windowArea > 0
-            ? Optional.of(
-                new Orifice(
-                    parts.gas(),
-                    plenums.get(0).feed(),
-                    plenums.get(1).feed(),
-                    EngineParts.WINDOW * windowArea))
-            : Optional.empty();
+    plenums = List.copyOf(fed);
+    all = rooms.values().stream().distinct().toList();
+    graph.ways().stream().filter(w -> reached.contains(w.to())).forEach(this::lay);
     throttle(1);
   }
 
-  /** What the throttles open to: the air box, or what the supply makes of the air. */
-  private Reservoir ahead() {
-    return airBox.<Reservoir>map(AirBox::volume).orElseGet(supply::reservoir);
+  private Plenum put(int node, Plenum plenum) {
+    rooms.put(node, plenum);
+    return plenum;
+  }
+
+  private Plenum airBox() {
+    double duct = parts.combination().intake().ductSection().si();
+    return new Plenum(
+        parts, new MixedRoom(parts.piping().airBox()), parts.piping().throttleArea() + duct);
+  }
+
+  private Plenum plenum(Room room) {
+    var c = parts.combination();
+    double runners = c.bottomEnd().cylinders() / planes * c.intake().runnerEntry().si();
+    double throttles = parts.piping().throttleArea() / planes;
+    return new Plenum(parts, room, runners + (throttles + window()));
+  }
+
+  /** Between two planes, m². */
+  private double window() {
+    return planes == 2 ? parts.combination().intake().planeWindow().si() : 0;
+  }
+
+  /** Puts a pipe or an opening in. */
+  private void lay(Way way) {
+    switch (way.lead()) {
+      case DUCT -> {
+        var duct = inlet(parts.piping().inletDuct(), way);
+        duct.open(EngineParts.MOUTH * parts.combination().intake().ductSection().si());
+        ducts.add(duct);
+      }
+      case THROTTLE -> {
+        if (!supply.feedsPlenum()) {
+          var bores = inlet(parts.piping().inletPipe(planes), way);
+          throttles.add(bores);
+          throttleOf.put(rooms.get(way.to()), bores);
+        }
+      }
+      case WINDOW ->
+          windows.add(
+              new Orifice(
+                  parts.gas(),
+                  rooms.get(way.from()).feed(),
+                  rooms.get(way.to()).feed(),
+                  EngineParts.WINDOW * window()));
+      default -> {}
+    }
+  }
+
+  private Inlet inlet(Pipe pipe, Way way) {
+    pipes.add(pipe);
+    return new Inlet(parts, pipe, at(way.from()), rooms.get(way.to()).feed());
+  }
+
+  /** What a runner that leads to a node opens into: its place in a room, or what feeds it alone. */
+  Reservoir at(int node) {
+    return graph.place(node) == Place.AIR ? supply.reservoir() : rooms.get(node).at(along(node));
+  }
+
+  /** Share of a box's length before a node. */
+  private double along(int node) {
+    return (graph.nodes().get(node).number() + 0.5) / Math.max(1, graph.count(Place.BOX));
   }
 
   /**
-   * Connects a cylinder.
+   * Connects a cylinder's port, where it leads to this side.
    *
-   * @param others that draw from its plane as copies
+   * @param others that draw there as copies of it
    */
-  void join(CylinderUnit unit, Others others) {
-    if (plenums.isEmpty()) {
-      var mouth = new PipeEnd(parts.gas(), unit.intake(), true, ahead());
-      separate.add(mouth);
-      mouth.open(separateArea());
-    } else {
-      plenums.get(unit.role().plane()).join(unit, others);
+  void join(Cylinder cylinder, Port port, int node, Others others) {
+    switch (graph.place(node)) {
+      case PLENUM, BOX ->
+          rooms
+              .get(node)
+              .join(cylinder, port, along(node), others)
+              .open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
+      case AIR_BOX -> separate(rooms.get(node).join(cylinder, port, 0, others));
+      case AIR -> {
+        var mouth = new PipeEnd(parts.gas(), port.pipe(), true, supply.reservoir());
+        alone.add(mouth);
+        separate(mouth);
+      }
+      default -> {}
     }
+  }
+
+  /** A throttle for one runner. */
+  private void separate(PipeEnd mouth) {
+    separate.add(mouth);
+    mouth.open(separateArea());
   }
 
   private double separateArea() {
@@ -100,22 +177,15 @@ final class IntakeSide {
             EngineParts.MOUTH * parts.combination().intake().runnerEntry().si(), parts.meterArea());
   }
 
-  /** What a cylinder's runner opens into: its place in the plenum, or what feeds it alone. */
-  Reservoir reservoir(RepresentativeCylinders.Role role) {
-    return plenums.isEmpty() ? ahead() : plenums.get(role.plane()).at(role.share());
-  }
-
-  /**
-   * The throttles' bores that lead to a cylinder's plenum; none where a blower delivers into it.
-   */
-  Optional<Pipe> inlet(RepresentativeCylinders.Role role) {
-    return inlets.isEmpty() ? Optional.empty() : Optional.of(inlets.get(role.plane()).pipe());
+  /** The throttles' bores that lead to a node; none where a blower delivers into it. */
+  Optional<Pipe> inlet(int node) {
+    return Optional.ofNullable(throttleOf.get(rooms.get(node))).map(Inlet::pipe);
   }
 
   /** Opens the throttles to a share of their whole area. */
   void throttle(double share) {
     throttle = share;
-    for (var m : inlets) {
+    for (var m : throttles) {
       m.open(share * parts.meterArea() / planes);
     }
     for (var end : separate) {
@@ -128,50 +198,51 @@ final class IntakeSide {
     return pipes;
   }
 
-  /** Whether another stands so that its gas can be taken over. */
+  /** Whether another, of the same nodes, stands so that its gas can be taken over. */
   boolean fits(IntakeSide o) {
-    return airBox.isPresent() == o.airBox.isPresent()
-        && Pairing.inPairs(plenums, o.plenums, Plenum::fits);
+    return Pairing.inPairs(all, o.all, Plenum::fits);
   }
 
   void startFrom(IntakeSide o) {
-    airBox.ifPresent(b -> b.startFrom(o.airBox.orElseThrow()));
-    for (int k = 0; k < plenums.size(); k++) {
-      plenums.get(k).startFrom(o.plenums.get(k));
+    for (int k = 0; k < all.size(); k++) {
+      all.get(k).startFrom(o.all.get(k));
     }
   }
 
   void freshen(double share) {
-    plenums.forEach(p -> p.freshen(share));
+    all.forEach(p -> p.freshen(share));
   }
 
   void couple(double dt, double speed) {
-    airBox.ifPresent(b -> b.couple(dt));
-    for (int i = 0; i < separate.size(); i++) {
-      separate.get(i).couple(dt);
+    for (int i = 0; i < ducts.size(); i++) {
+      ducts.get(i).couple(dt);
     }
-    for (int i = 0; i < plenums.size(); i++) {
-      plenums.get(i).couple(dt, speed);
+    for (int i = 0; i < alone.size(); i++) {
+      alone.get(i).couple(dt);
     }
-    for (int i = 0; i < inlets.size(); i++) {
-      inlets.get(i).couple(dt);
+    for (int i = 0; i < all.size(); i++) {
+      all.get(i).couple(dt, speed);
+    }
+    for (int i = 0; i < throttles.size(); i++) {
+      throttles.get(i).couple(dt);
     }
     if (supply.feedsPlenum()) {
       for (int i = 0; i < plenums.size(); i++) {
         supply.deliver(plenums.get(i).feed(), dt, speed, planes);
       }
     }
-    window.ifPresent(w -> w.couple(dt));
-    for (int i = 0; i < plenums.size(); i++) {
-      plenums.get(i).settle(dt);
+    for (int i = 0; i < windows.size(); i++) {
+      windows.get(i).couple(dt);
     }
-    airBox.ifPresent(AirBox::settle);
+    for (int i = 0; i < all.size(); i++) {
+      all.get(i).settle(dt);
+    }
   }
 
   double stableStep() {
-    double dt = airBox.map(AirBox::stableStep).orElse(Double.MAX_VALUE);
-    for (int i = 0; i < plenums.size(); i++) {
-      dt = Math.min(dt, plenums.get(i).stableStep());
+    double dt = Double.MAX_VALUE;
+    for (int i = 0; i < all.size(); i++) {
+      dt = Math.min(dt, all.get(i).stableStep());
     }
     return dt;
   }
@@ -186,16 +257,10 @@ final class IntakeSide {
   }
 
   double mass() {
-    return Stream.concat(
-            plenums.stream().map(Plenum::mass), airBox.stream().map(b -> b.volume().mass()))
-        .mapToDouble(m -> m)
-        .sum();
+    return all.stream().mapToDouble(Plenum::mass).sum();
   }
 
   double energy() {
-    return Stream.concat(
-            plenums.stream().map(Plenum::energy), airBox.stream().map(b -> b.volume().energy()))
-        .mapToDouble(e -> e)
-        .sum();
+    return all.stream().mapToDouble(Plenum::energy).sum();
   }
 }

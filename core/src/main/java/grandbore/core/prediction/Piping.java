@@ -181,12 +181,10 @@ final class Piping {
     return new Section(length, area, area, chargeTemperature, 0, 0, 0);
   }
 
-  /**
-   * @param share of the ducts
-   */
-  Pipe inletDuct(double share) {
+  /** From the air to the air box. */
+  Pipe inletDuct() {
     var in = c.intake();
-    double area = share * in.ductSection().si();
+    double area = in.ductSection().si();
     double correction = END_CORRECTION * Math.sqrt(area / Math.PI);
     var shape =
         new PipeShape(
@@ -204,12 +202,15 @@ final class Piping {
 
   /** One of so many plenums, well mixed. */
   Volume plenum(int planes) {
-    return new Volume(
-        gas,
-        c.intake().plenumVolume().si() / planes,
-        c.weather().pressure().si(),
-        chargeTemperature,
-        0);
+    return charged(c.intake().plenumVolume().si() / planes);
+  }
+
+  Volume airBox() {
+    return charged(c.intake().airBox().si());
+  }
+
+  private Volume charged(double volume) {
+    return new Volume(gas, volume, c.weather().pressure().si(), chargeTemperature, 0);
   }
 
   /** A plenum long enough for waves, two cells for each place along it. */

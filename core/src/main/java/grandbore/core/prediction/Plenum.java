@@ -6,55 +6,57 @@ import grandbore.core.waves.Reservoir;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What runners open into, and its throttles. */
+/** What runners open into, the runners of copies too: a plenum, or an air box. */
 final class Plenum {
   private final EngineParts parts;
   private final Room room;
   private final List<RunnerConnection> connections = new ArrayList<>();
   private final double openArea;
   private final BranchFlow flows = new BranchFlow();
-  private final PhaseShiftedCylinders.Receiver receiver;
   private double pressureSum;
   private double elapsed;
 
   /** A solved cylinder's runner, and the others that draw as it does. */
-  private static final class RunnerConnection {
-    final CylinderUnit unit;
+  private final class RunnerConnection {
+    final Cylinder cylinder;
+    final Port port;
+    final Reservoir place;
     final PipeEnd mouth;
     final PhaseShiftedCylinders copies;
     final PhaseShiftedCylinders.Reflection reflection;
+    final PhaseShiftedCylinders.Receiver receiver;
 
-    RunnerConnection(CylinderUnit unit, PipeEnd mouth, PhaseShiftedCylinders copies) {
-      this.unit = unit;
-      this.mouth = mouth;
-      this.copies = copies;
-      reflection = unit.intakePort()::reflection;
+    RunnerConnection(Cylinder cylinder, Port port, Reservoir place, Others others) {
+      this.cylinder = cylinder;
+      this.port = port;
+      this.place = place;
+      mouth = new PipeEnd(parts.gas(), port.pipe(), true, place);
+      copies = new PhaseShiftedCylinders(parts.cycle(), parts.gas(), others);
+      reflection = port::reflection;
+      receiver =
+          (flow, share, dt) -> PhaseShiftedCylinders.pour(flow, share, parts.gas(), place, dt);
     }
   }
 
   /**
-   * @param moreArea open to it besides the runners, m²
+   * @param openArea of all that leads to it, m²
    */
-  Plenum(EngineParts parts, Room room, int sharers, double moreArea) {
+  Plenum(EngineParts parts, Room room, double openArea) {
     this.parts = parts;
     this.room = room;
-    receiver = this::receive;
-    openArea = sharers * parts.combination().intake().runnerEntry().si() + moreArea;
-  }
-
-  private void receive(BranchFlow flow, double share, double dt) {
-    PhaseShiftedCylinders.pour(flow, share, parts.gas(), room.feed(), dt);
+    this.openArea = openArea;
   }
 
   /**
+   * Connects a runner; returns its mouth, shut as yet.
+   *
+   * @param along share of the room's length from its throttle's end
    * @param others that it feeds as copies of this one
    */
-  void join(CylinderUnit unit, Others others) {
-    var mouth = new PipeEnd(parts.gas(), unit.intake(), true, room.at(unit.role().share()));
-    mouth.open(EngineParts.MOUTH * parts.combination().intake().runnerEntry().si());
-    connections.add(
-        new RunnerConnection(
-            unit, mouth, new PhaseShiftedCylinders(parts.cycle(), parts.gas(), others)));
+  PipeEnd join(Cylinder cylinder, Port port, double along, Others others) {
+    var connection = new RunnerConnection(cylinder, port, room.at(along), others);
+    connections.add(connection);
+    return connection.mouth;
   }
 
   boolean fits(Plenum o) {
@@ -88,18 +90,19 @@ final class Plenum {
   }
 
   private void play(RunnerConnection v, double dt, double speed) {
-    double phase = v.unit.cylinder().phase();
+    double phase = v.cylinder.phase();
+    double pressure = v.place.pressure();
     flows.flowAt(v.mouth);
-    flows.pressure = room.pressure();
+    flows.pressure = pressure;
     v.copies.record(phase, flows);
     v.copies.play(
         dt,
         phase,
-        room.pressure(),
-        v.unit.intake().echoTime() * speed,
-        v.unit.intake().admittance(true),
+        pressure,
+        v.port.pipe().echoTime() * speed,
+        v.port.pipe().admittance(true),
         v.reflection,
-        receiver);
+        v.receiver);
   }
 
   /** Finds pressure and temperature after all flows of the step are in. */

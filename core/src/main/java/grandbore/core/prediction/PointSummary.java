@@ -102,18 +102,18 @@ final class PointSummary {
             ? 0
             : friction.at(rpm, plenum / Friction.STANDARD_PRESSURE, peak.peakPressure).total();
     double displacement = c.bottomEnd().displacement();
-    double perTurn = displacement / (4 * Math.PI);
-    double drive = network.supply().drivePower() / (speed * perTurn);
-    double torque = ((gross + pump) / swept - fmep - drive) * perTurn;
+    double perRadian = displacement / parts.cycle().length();
+    double drive = network.supply().drivePower() / (speed * perRadian);
+    double torque = ((gross + pump) / swept - fmep - drive) * perRadian;
     double power = torque * speed;
     double piston = 2 * c.bottomEnd().stroke().si() * rpm / 60;
     boolean tries = converged && worst.cylinder().canTry();
-    double each = 4 * Math.PI * torque / c.bottomEnd().cylinders();
+    double each = parts.cycle().length() * torque / c.bottomEnd().cylinders();
     var here =
         tries
             ? spark.trial(0, worst.cylinder().closed(), speed, piston)
             : new ClosedCharge.Trial(Double.NaN, Double.NaN);
-    double charge = fresh * c.bottomEnd().cylinders() * speed / (4 * Math.PI);
+    double charge = fresh * c.bottomEnd().cylinders() * speed / parts.cycle().length();
     double air = charge * parts.gas().airMassFraction();
     double density = Air.density(outside, c.weather().temperature().si());
     double fuel = charge * parts.gas().fuelMassFraction();
@@ -129,7 +129,7 @@ final class PointSummary {
         power,
         fuel / power,
         new CurvePoint.Charge(
-            air / (density * speed * perTurn),
+            air / (density * speed * perRadian),
             air,
             trapped,
             residual,

@@ -2,42 +2,34 @@ package grandbore.core.prediction;
 
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
-import grandbore.core.combination.Intake;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
+import java.util.SortedSet;
 import java.util.TreeMap;
-import java.util.function.IntUnaryOperator;
+import java.util.function.IntFunction;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
  * Which cylinders are solved, and where the others stand as their copies.
  *
+ * @param graph what their gas runs through
  * @param each in firing order, the first to fire first
  * @param alike whether all are taken as the mean of them
  */
-record RepresentativeCylinders(List<Role> each, boolean alike) {
+record RepresentativeCylinders(GasGraph graph, List<Role> each, boolean alike) {
   /**
    * A cylinder that is solved.
    *
    * @param numbers its own and those whose results are its own too
+   * @param place in the firing order, from 0
    * @param firesAt crank angle after the first firing, rad
-   * @param bank that it is solved in, from 0
-   * @param group of the bank's primaries that meet first, from 0
-   * @param along a log, from the end that is shut: cylinders of the bank before it
-   * @param share of the bank's length before its middle
-   * @param plane of the manifold, from 0
+   * @param others where each of its ports leads to, in their order, those that it stands for there
    */
-  record Role(
-      List<Integer> numbers,
-      double firesAt,
-      int bank,
-      int group,
-      int along,
-      double share,
-      int plane,
-      Others onPlenum,
-      Others onCollector) {
+  record Role(List<Integer> numbers, int place, double firesAt, List<Others> others) {
     int number() {
       return numbers.getFirst();
     }
@@ -45,11 +37,11 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
 
   /** Every cylinder. */
   static RepresentativeCylinders every(Combination c) {
-    var bottom = c.bottomEnd();
+    var graph = GasGraph.of(c, true);
     return new RepresentativeCylinders(
-        IntStream.range(0, bottom.cylinders())
-            .mapToObj(
-                place -> role(c, place, bank(bottom, place), List.of(), Others.NONE, Others.NONE))
+        graph,
+        IntStream.range(0, c.bottomEnd().cylinders())
+            .mapToObj(place -> role(c, place, List.of(place), ports(graph, k -> Others.NONE)))
             .toList(),
         false);
   }
@@ -82,34 +74,53 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
     if (turns.isEmpty()) {
       return every(c);
     }
-    var onPlenum = new Others(turns.stream().map(t -> new Others.Later(t.by(), 1)).toList());
-    var onBank =
-        new Others(
-            turns.stream()
-                .filter(t -> !swapsBanks(bottom, t))
-                .map(t -> new Others.Later(t.by(), 1))
-                .toList());
-    boolean oneBank = turns.stream().anyMatch(t -> swapsBanks(bottom, t));
-    var roles = new ArrayList<Role>();
+    var chosen = new TreeMap<Integer, List<Integer>>();
     var played = new boolean[bottom.cylinders()];
     for (int place = 0; place < played.length; place++) {
-      if (played[place] || oneBank && bank(bottom, place) != bank(bottom, 0)) {
-        continue;
+      if (!played[place]) {
+        var orbit = new ArrayList<>(List.of(place));
+        for (var turn : turns) {
+          orbit.add(turn.onto().get(place));
+        }
+        orbit.forEach(p -> played[p] = true);
+        chosen.put(representative(graph, orbit, chosen.keySet()), orbit);
       }
-      var copies = new ArrayList<Integer>();
-      for (var turn : turns) {
-        int other = turn.onto().get(place);
-        played[other] = true;
-        copies.add(bottom.firingOrder().get(other));
-      }
-      int bank = oneBank ? 0 : bank(bottom, place);
-      roles.add(role(c, place, bank, named ? copies : List.of(), onPlenum, onBank));
     }
-    return new RepresentativeCylinders(roles, true);
+    var roles = new ArrayList<Role>();
+    chosen.forEach(
+        (place, orbit) ->
+            roles.add(
+                role(
+                    c,
+                    place,
+                    named ? orbit : List.of(place),
+                    ports(graph, k -> atTheSame(graph, turns, place, k)))));
+    return new RepresentativeCylinders(graph, roles, true);
   }
 
-  private static boolean swapsBanks(BottomEnd bottom, GasGraph.Turn turn) {
-    return bank(bottom, turn.onto().getFirst()) != bank(bottom, 0);
+  /**
+   * Of cylinders that are one another over again the first with the most ports whose gas meets that
+   * of those chosen before, so that no bank is begun where another stands already.
+   */
+  private static int representative(
+      GasGraph graph, List<Integer> orbit, Collection<Integer> chosen) {
+    var reached = graph.reached(chosen);
+    return orbit.stream()
+        .max(
+            Comparator.<Integer>comparingLong(
+                    p ->
+                        graph.cylinders().get(p).ports().stream().filter(reached::contains).count())
+                .thenComparing(Comparator.reverseOrder()))
+        .orElseThrow();
+  }
+
+  /** Those of a cylinder's copies that stand where one of its ports leads to. */
+  private static Others atTheSame(GasGraph graph, List<GasGraph.Turn> turns, int place, int port) {
+    return new Others(
+        turns.stream()
+            .filter(t -> graph.leads(t.onto().get(place), port) == graph.leads(place, port))
+            .map(t -> new Others.Later(t.by(), 1))
+            .toList());
   }
 
   /**
@@ -118,67 +129,49 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
    * half a cylinder does. A box is one volume to it.
    */
   static RepresentativeCylinders live(Combination c) {
-    var bottom = c.bottomEnd();
-    boolean planesApart =
-        planes(c) == 2 && (c.intake().planeWindow().si() > 0 || c.intake().airBox().isKnown());
-    boolean exhaustApart = ExhaustSide.groups(c) > 1 || ExhaustSide.tiesBanks(c);
-    if (!bottom.firesEvenly() || planesApart || exhaustApart) {
+    var graph = GasGraph.of(c, false);
+    if (!c.bottomEnd().firesEvenly() || !hearsAlike(graph)) {
       return placed(c);
     }
-    var onPlenum = onTheMean(bottom, place -> place % planes(c));
-    var onBank = onTheMean(bottom, place -> bank(bottom, place));
-    return new RepresentativeCylinders(List.of(role(c, 0, 0, List.of(), onPlenum, onBank)), true);
+    return new RepresentativeCylinders(
+        graph,
+        List.of(role(c, 0, List.of(0), ports(graph, k -> onTheMean(c.bottomEnd(), graph, k)))),
+        true);
   }
 
-  private static Role role(
-      Combination c, int place, int bank, List<Integer> copies, Others plenum, Others collector) {
+  /**
+   * Whether all nodes that one cylinder's gas does not come to are out of hearing, and what it
+   * meets in groups is none.
+   */
+  private static boolean hearsAlike(GasGraph graph) {
+    Predicate<GasGraph.Place> once =
+        p -> graph.reached(List.of(0)).stream().filter(n -> graph.place(n) == p).count() <= 1;
+    return once.test(GasGraph.Place.PLENUM)
+        && once.test(GasGraph.Place.MERGE)
+        && once.test(GasGraph.Place.OUTLET);
+  }
+
+  private static List<Others> ports(GasGraph graph, IntFunction<Others> each) {
+    return IntStream.range(0, graph.cylinders().getFirst().ports().size()).mapToObj(each).toList();
+  }
+
+  /**
+   * @param orbit places whose results it stands for
+   */
+  private static Role role(Combination c, int place, List<Integer> orbit, List<Others> others) {
     var bottom = c.bottomEnd();
-    var numbers = new ArrayList<>(List.of(bottom.firingOrder().get(place)));
-    numbers.addAll(copies);
-    return new Role(
-        List.copyOf(numbers),
-        bottom.firesAt(place),
-        bank,
-        group(c, place),
-        along(bottom, place),
-        (along(bottom, place) + 0.5) * bottom.banks() / bottom.cylinders(),
-        place % planes(c),
-        plenum,
-        collector);
+    var order = bottom.firingOrder();
+    var numbers =
+        Stream.concat(Stream.of(place), orbit.stream().filter(p -> p != place)).map(order::get);
+    return new Role(numbers.toList(), place, bottom.firesAt(place), others);
   }
 
-  /** Planes that every cylinder of the firing order takes turns at. */
-  static int planes(Combination c) {
-    return c.intake().manifold() == Intake.Manifold.DUAL_PLANE ? 2 : 1;
-  }
-
-  /** A bank's groups take turns in its firing order. */
-  static int group(Combination c, int place) {
-    var bottom = c.bottomEnd();
-    long before =
-        IntStream.range(0, place).filter(k -> bank(bottom, k) == bank(bottom, place)).count();
-    return (int) (before % ExhaustSide.groups(c));
-  }
-
-  /** Cylinders of the same bank with a lower number. */
-  static int along(BottomEnd bottom, int place) {
-    int number = bottom.firingOrder().get(place);
-    return (int)
-        bottom.firingOrder().stream()
-            .filter(n -> n < number && bottom.bank(n) == bottom.bank(number))
-            .count();
-  }
-
-  static int bank(BottomEnd bottom, int place) {
-    return bottom.bank(bottom.firingOrder().get(place));
-  }
-
-  private static Others onTheMean(BottomEnd bottom, IntUnaryOperator volume) {
+  private static Others onTheMean(BottomEnd bottom, GasGraph graph, int port) {
     int cylinders = bottom.cylinders();
     var counts = new TreeMap<Long, Integer>();
     for (int mine = 0; mine < cylinders; mine++) {
       for (int other = 0; other < cylinders; other++) {
-        if (other != mine && volume.applyAsInt(mine) == volume.applyAsInt(other)) {
+        if (other != mine && graph.leads(mine, port) == graph.leads(other, port)) {
           double later = Math.toDegrees(bottom.firesAt(other) - bottom.firesAt(mine));
           counts.merge(Math.floorMod(Math.round(later), 720L), 1, Integer::sum);
         }
@@ -192,17 +185,12 @@ record RepresentativeCylinders(List<Role> each, boolean alike) {
             .toList());
   }
 
-  /** Banks that are solved. */
-  int banks() {
-    return 1 + each.stream().mapToInt(Role::bank).max().orElse(0);
-  }
-
-  /** Planes that are solved. */
-  int planes() {
-    return 1 + each.stream().mapToInt(Role::plane).max().orElse(0);
+  /** The nodes that the gas of those that are solved comes to. */
+  SortedSet<Integer> reached() {
+    return graph.reached(each.stream().map(Role::place).toList());
   }
 
   boolean haveCopies() {
-    return each.stream().anyMatch(r -> !r.onPlenum().each().isEmpty());
+    return each.stream().flatMap(r -> r.others().stream()).anyMatch(o -> !o.each().isEmpty());
   }
 }

@@ -44,11 +44,12 @@ final class TraceRecorder {
             .filter(u -> u.role().numbers().contains(cylinder))
             .findFirst()
             .orElseThrow(() -> new IllegalArgumentException("There is no cylinder " + cylinder));
-    plenum = network.intake().reservoir(unit.role());
-    network.intake().inlet(unit.role()).ifPresent(p -> ducts.put(Duct.INLET, p));
+    int drawsFrom = network.leads(unit, unit.intakePort());
+    plenum = network.intake().at(drawsFrom);
+    network.intake().inlet(drawsFrom).ifPresent(p -> ducts.put(Duct.INLET, p));
     ducts.put(Duct.INTAKE, unit.intake());
     ducts.put(Duct.EXHAUST, unit.exhaust());
-    ducts.putAll(network.exhaust().behind(unit.role().bank(), unit.role().group()));
+    ducts.putAll(network.exhaust().behind(network.leads(unit, unit.exhaustPort())));
   }
 
   void record() {

@@ -1,6 +1,7 @@
 package grandbore.core.prediction;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import grandbore.core.combustion.ChamberForm;
 import grandbore.core.combustion.ChamberShape;
@@ -25,21 +26,23 @@ class CylinderTest {
   private static final double SPEED = 400;
 
   private static CylinderGeometry geometry(double ratio) {
+    return geometry(Cycle.FOUR_STROKE, ratio);
+  }
+
+  private static CylinderGeometry geometry(Cycle cycle, double ratio) {
     double swept = Math.PI / 4 * BORE * BORE * 0.088;
     return new CylinderGeometry(
-        CRANK, BORE, swept / (ratio - 1), 2.4, CylinderGeometry.Walls.working(false));
+        cycle, CRANK, BORE, swept / (ratio - 1), 2.4, CylinderGeometry.Walls.working(false));
   }
 
   private static Cylinder atBottom(WorkingGas gas, CylinderGeometry g, HeatTransfer heat) {
+    return atBottom(gas, g, heat, 3 * Math.PI);
+  }
+
+  private static Cylinder atBottom(
+      WorkingGas gas, CylinderGeometry g, HeatTransfer heat, double phase) {
     return new Cylinder(
-        new ChargeGas(gas, gas),
-        g,
-        flame(g),
-        98,
-        heat,
-        new Crevice(gas, 0, 0, 1e5),
-        3 * Math.PI,
-        1e5);
+        new ChargeGas(gas, gas), g, flame(g), 98, heat, new Crevice(gas, 0, 0, 1e5), phase, 1e5);
   }
 
   private static TurbulentFlame flame(CylinderGeometry g) {
@@ -74,6 +77,35 @@ class CylinderTest {
       assertThat(c.work() / heat)
           .isCloseTo(1 - Math.pow(ratio, -0.35), Percentage.withPercentage(0.1));
     }
+  }
+
+  /**
+   * The length of a cycle is a value: one of two strokes is over every turn, and none of its work
+   * is gas exchange; one of four has a turn of it.
+   */
+  @Test
+  void aCycleIsAsLongAsItIsSaidToBe() {
+    var two = atBottom(geometry(new Cycle(2 * Math.PI), 10), Math.PI);
+    var four = atBottom(geometry(10), 3 * Math.PI);
+    turn(two, 1.5 * Math.PI);
+    turn(four, 1.5 * Math.PI);
+    double peak = two.lastCycle().peakPressure;
+    assertThat(peak).isCloseTo(1e5 * Math.pow(10, 1.35), Percentage.withPercentage(0.1));
+    assertThat(four.lastCycle().peakPressure).isCloseTo(peak, Percentage.withPercentage(1e-6));
+    turn(two, 2 * Math.PI);
+    turn(four, 2 * Math.PI);
+    assertThat(two.phase()).isCloseTo(0.5 * Math.PI, within(1e-9));
+    assertThat(four.phase()).isCloseTo(2.5 * Math.PI, within(1e-9));
+    assertThat(two.lastCycle().pumpWork).isZero();
+    turn(four, 2 * Math.PI);
+    // A gas spring pressed in where a charge is changed too, and no work lost in either turn.
+    assertThat(four.lastCycle().pumpWork).isNotZero().isCloseTo(0, within(0.1));
+    assertThat(four.lastCycle().grossWork).isCloseTo(0, within(0.1));
+    assertThat(two.lastCycle().grossWork).isCloseTo(0, within(0.1));
+  }
+
+  private static Cylinder atBottom(CylinderGeometry g, double phase) {
+    return atBottom(WorkingGas.perfect(287, 1.35), g, (p, t, v, s, o, w) -> 0, phase);
   }
 
   /** The motored closed cycle with real gas and wall heat, integrated by a library's solver. */

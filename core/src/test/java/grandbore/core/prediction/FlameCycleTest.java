@@ -58,7 +58,8 @@ class FlameCycleTest {
       var c =
           new Cylinder(
               new ChargeGas(gas, gas),
-              new CylinderGeometry(crank, BORE, clearance, Math.toRadians(OPENS), walls),
+              new CylinderGeometry(
+                  Cycle.FOUR_STROKE, crank, BORE, clearance, Math.toRadians(OPENS), walls),
               new TurbulentFlame(
                   new FlameSpeed(FuelKind.PUMP_93, 0.88),
                   FlameSurface.of(shape, STROKE),

@@ -6,6 +6,9 @@ import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.prediction.GasGraph.Fired;
+import grandbore.core.prediction.GasGraph.Lead;
+import grandbore.core.prediction.GasGraph.Node;
+import grandbore.core.prediction.GasGraph.Place;
 import grandbore.core.prediction.GasGraph.Way;
 import grandbore.core.units.Measure;
 import java.util.ArrayList;
@@ -52,9 +55,9 @@ class GasGraphTest extends EngineTest {
     int cylinders = 2 + random.nextInt(3);
     int count = 2 + random.nextInt(3);
     boolean even = random.nextInt(4) > 0;
-    var nodes = new ArrayList<String>();
+    var nodes = new ArrayList<Node>();
     for (int n = 0; n < count; n++) {
-      nodes.add(random.nextInt(4) == 0 ? "b" : "a");
+      nodes.add(new Node(random.nextInt(4) == 0 ? Place.TEE : Place.MERGE, 0));
     }
     var fired = new ArrayList<Fired>();
     for (int k = 0; k < cylinders; k++) {
@@ -63,13 +66,13 @@ class GasGraphTest extends EngineTest {
     }
     fired.sort((a, b) -> Double.compare(a.at(), b.at()));
     var ways = new ArrayList<Way>();
-    var names = new HashSet<String>();
+    var ends = new HashSet<String>();
     for (int k = random.nextInt(4); k > 0; k--) {
       int from = random.nextInt(count);
       int to = random.nextInt(count);
-      // A name leaves a node once, and comes to one once.
-      if (from != to && names.add("out" + from) && names.add("in" + to)) {
-        ways.add(new Way("w", from, to));
+      // A kind leaves a node once, and comes to one once.
+      if (from != to && ends.add("out" + from) && ends.add("in" + to)) {
+        ways.add(new Way(Lead.LOG, 0, from, to));
       }
     }
     return new GasGraph(Cycle.FOUR_STROKE, fired, nodes, ways);
@@ -82,7 +85,9 @@ class GasGraphTest extends EngineTest {
         kept &= graph.nodes().get(n).equals(graph.nodes().get(nodes.get(n)));
       }
       var turned = new HashSet<Way>();
-      graph.ways().forEach(w -> turned.add(new Way("w", nodes.get(w.from()), nodes.get(w.to()))));
+      graph
+          .ways()
+          .forEach(w -> turned.add(new Way(Lead.LOG, 0, nodes.get(w.from()), nodes.get(w.to()))));
       kept &= turned.equals(new HashSet<>(graph.ways()));
       if (kept && firesAlike(graph, by, nodes)) {
         return true;

@@ -81,7 +81,7 @@ class ManifoldsTest extends EngineTest {
   }
 
   private static void turn(EngineNetwork network, double speed, double piston, int cycles) {
-    for (double turned = 0; turned < cycles * Cylinder.CYCLE - 1e-6; ) {
+    for (double turned = 0; turned < cycles * Cycle.FOUR_STROKE.length() - 1e-6; ) {
       turned += network.step(speed, piston);
     }
   }

@@ -36,13 +36,13 @@ class PhaseShiftedCylindersTest {
     int steps = 500;
     for (int cycle = 0; cycle < 25; cycle++) {
       for (int i = 0; i < steps; i++) {
-        double phase = Cylinder.CYCLE * i / steps;
+        double phase = Cycle.FOUR_STROKE.length() * i / steps;
         replay.record(phase, flows(phase));
       }
     }
     assertThat(replay.isReady()).isTrue();
     var out = new BranchFlow();
-    for (double phase = 0.3; phase < Cylinder.CYCLE - 0.3; phase += 0.37) {
+    for (double phase = 0.3; phase < Cycle.FOUR_STROKE.length() - 0.3; phase += 0.37) {
       replay.at(phase, out);
       var expected = flows(phase);
       assertThat(out.massFlow).isCloseTo(expected.massFlow, within(2e-3));
@@ -98,7 +98,8 @@ class PhaseShiftedCylindersTest {
   void noDifferenceNoAnswer() {
     var echo = new ReflectionCorrection(2);
     for (int i = 0; i < 1500; i++) {
-      assertThat(answer(echo, i * Math.toRadians(1) % Cylinder.CYCLE, 0, 0.7, 0.7)).isZero();
+      assertThat(answer(echo, i * Math.toRadians(1) % Cycle.FOUR_STROKE.length(), 0, 0.7, 0.7))
+          .isZero();
     }
   }
 
@@ -109,7 +110,8 @@ class PhaseShiftedCylindersTest {
     for (int i = 0; i < 300; i++) {
       double phase = i * Math.toRadians(2) + 1e-9;
       double delay = Math.toRadians(40 + i % 2);
-      assertThat(answer(echo, phase % Cylinder.CYCLE, -100, delay, 1)).isCloseTo(100, within(1e-9));
+      assertThat(answer(echo, phase % Cycle.FOUR_STROKE.length(), -100, delay, 1))
+          .isCloseTo(100, within(1e-9));
       echo.hear(100);
     }
   }

@@ -60,14 +60,14 @@ class PredictionTest extends EngineTest {
               engine.clearanceArray());
       double speed = 5000 * Math.PI / 30;
       double piston = 2 * c.bottomEnd().stroke().si() * 5000 / 60;
-      for (double turned = 0; turned < 3 * Cylinder.CYCLE; ) {
+      for (double turned = 0; turned < 3 * Cycle.FOUR_STROKE.length(); ) {
         turned += network.step(speed, piston);
       }
       double mass = network.mass() - network.massTaken();
       double energy = balance(network);
       double taken = network.massTaken();
       double work = network.units().stream().mapToDouble(u -> u.cylinder().work()).sum();
-      for (double turned = 0; turned < Cylinder.CYCLE; ) {
+      for (double turned = 0; turned < Cycle.FOUR_STROKE.length(); ) {
         turned += network.step(speed, piston);
       }
       double charge =

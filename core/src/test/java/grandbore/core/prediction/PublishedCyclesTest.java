@@ -100,7 +100,7 @@ class PublishedCyclesTest extends EngineTest {
     var c =
         new Cylinder(
             new ChargeGas(gas, gas),
-            new CylinderGeometry(crank, bore, clearance, 2.4, walls),
+            new CylinderGeometry(Cycle.FOUR_STROKE, crank, bore, clearance, 2.4, walls),
             new TurbulentFlame(
                 new FlameSpeed(FuelKind.PUMP_87, lambda),
                 FlameSurface.of(shape, stroke),

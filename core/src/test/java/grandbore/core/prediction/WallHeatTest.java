@@ -20,7 +20,8 @@ class WallHeatTest {
           new Wall(470, 365, 5100, 0), new Wall(550, 390, 3000, 0), new Wall(420, 365, 2200, 0));
 
   private static final CylinderGeometry GEOMETRY =
-      new CylinderGeometry(new SliderCrank(0.045, 0.15, 0), 0.1, 7e-5, 2.4, WALLS);
+      new CylinderGeometry(
+          Cycle.FOUR_STROKE, new SliderCrank(0.045, 0.15, 0), 0.1, 7e-5, 2.4, WALLS);
 
   /** As much for every kelvin whatever the gas does. */
   private static final HeatTransfer EVEN = (p, t, v, piston, open, combustion) -> H;
