@@ -19,6 +19,12 @@ public final class PipeEnd {
   /** Of the error over the pressure, in what the pipe's own impedance alone makes it. */
   private static final double FIRST_SLOPE = 1.2;
 
+  /** Newton's steps to the pressure at which gas leaves at the speed of sound. */
+  private static final int SONIC_STEPS = 4;
+
+  /** It falls no lower than this share of itself in a step. */
+  private static final double LEAST_SHARE = 0.2;
+
   private final WorkingGas gas;
   private final Pipe pipe;
   private final boolean atStart;
@@ -110,7 +116,10 @@ public final class PipeEnd {
    */
   private void outflow(double throat, double outer, double stopping, double impedance) {
     double g = inside.gamma;
-    if (throat >= inside.area && freely(outer, stopping, impedance)) {
+    if (throat >= inside.area) {
+      if (!freely(outer, stopping, impedance)) {
+        sonically(stopping, impedance);
+      }
       return;
     }
     double low = Math.max(outer, 0.02 * stopping);
@@ -174,6 +183,34 @@ public final class PipeEnd {
     root(outer, Double.NaN);
     leave(rho, v, outer);
     return true;
+  }
+
+  /**
+   * Through an end as wide as the pipe, where the pressure outside is too low to be felt, gas
+   * leaves at the speed of sound: at the pressure at which the outgoing characteristic comes to it,
+   *
+   * <pre>
+   * (p_stop − p) / Z = c_in (p / p_in)^((γ−1)/2γ)
+   * </pre>
+   *
+   * by Newton's method; gas that is faster already leaves as it is.
+   */
+  private void sonically(double stopping, double impedance) {
+    double g = inside.gamma;
+    double c = Math.sqrt(g * inside.pressure / inside.density);
+    double p = inside.pressure;
+    double v = inside.velocity;
+    if (v < c) {
+      double power = (g - 1) / (2 * g);
+      for (int i = 0; i < SONIC_STEPS; i++) {
+        double sound = c * Math.pow(p / inside.pressure, power);
+        double over = (stopping - p) / impedance - sound;
+        p = Math.max(p + over / (1 / impedance + power * sound / p), LEAST_SHARE * p);
+      }
+      v = (stopping - p) / impedance;
+    }
+    root(p, Double.NaN);
+    leave(inside.density * Math.pow(p / inside.pressure, 1 / g), v, p);
   }
 
   private void leave(double rho, double v, double p) {

@@ -172,6 +172,32 @@ class WavesTest {
     assertThat(-entry.massFlow()).isCloseTo(expected, Percentage.withPercentage(0.2));
   }
 
+  /**
+   * Out of an end as wide as its pipe gas leaves at the speed of sound, and what lies behind is not
+   * felt: T* = 2 T₀/(γ + 1), and the entry's choked mass at that speed makes the pressure (any
+   * textbook of gas dynamics).
+   */
+  @ParameterizedTest
+  @CsvSource({"0.05e5", "0.2e5", "0.33e5"})
+  void aWideEndChokes(double outer) {
+    var pipe = new Pipe(AIR, PipeShape.ideal(0.2, 1e-3, 1e-3), 10);
+    pipe.fill(0.5e5, 300, 0);
+    var entry = new PipeEnd(AIR, pipe, true, new Atmosphere(1e5, 300, 0));
+    var exit = new PipeEnd(AIR, pipe, false, new Atmosphere(outer, 300, 0));
+    entry.open(0.7e-3);
+    exit.open(Double.MAX_VALUE);
+    for (int i = 0; i < 4000; i++) {
+      GasDynamicsTest.step(pipe, entry, exit);
+    }
+    double passes = 0.7e-3 * Nozzle.massFlux(1e5, 300, R, GAMMA, 0);
+    double hot = 300 / 1.2;
+    assertThat(exit.massFlow()).isCloseTo(passes, Percentage.withPercentage(0.2));
+    assertThat(exit.mach()).isCloseTo(1, within(0.01));
+    assertThat(pipe.pressure(9))
+        .isCloseTo(
+            passes / 1e-3 * R * hot / Math.sqrt(GAMMA * R * hot), Percentage.withPercentage(1));
+  }
+
   /** Closed pipe: c/2L. Open at one end: c/4L. Helmholtz: c/2π sqrt(A/(V L)). Closed forms. */
   @ParameterizedTest
   @CsvSource({"CLOSED", "OPEN", "HELMHOLTZ"})
