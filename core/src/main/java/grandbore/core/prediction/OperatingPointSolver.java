@@ -63,6 +63,9 @@ final class OperatingPointSolver {
   private OperatingPointSolver whole;
   private boolean kept;
 
+  /** Whether the last run ended where its state stopped being numbers. */
+  private boolean broken;
+
   OperatingPointSolver(BuiltEngine engine, RepresentativeCylinders roles, Mesh mesh) {
     this(engine, roles, mesh, RemovedLoss.NONE, new WarmStarts());
   }
@@ -136,12 +139,15 @@ final class OperatingPointSolver {
     return point;
   }
 
-  /** Where copies hunt for good, every cylinder is solved instead, on the same mesh. */
+  /**
+   * Where copies hunt for good, or draw a plenum empty that a small throttle fills no faster, every
+   * cylinder is solved instead, on the same mesh.
+   */
   private CurvePoint settle(double rpm, BooleanSupplier cancelled) {
     var point = turn(rpm, cancelled);
     if (!roles.haveCopies()
         || point.converged()
-        || point.cycles() < MOST_COPIED
+        || point.cycles() < MOST_COPIED && !broken
         || cancelled.getAsBoolean()) {
       return point;
     }
@@ -163,6 +169,10 @@ final class OperatingPointSolver {
    * from the first.
    */
   private boolean start(double rpm) {
+    if (broken) {
+      build(dose);
+      turned = WALLS_BEGIN_AT;
+    }
     var before = starts.at(rpm);
     if (before.isEmpty() && !kept) {
       network.guessWalls(rpm / turned);
@@ -198,6 +208,7 @@ final class OperatingPointSolver {
     int most = roles.haveCopies() ? MOST_COPIED : MOST_WHOLE;
     int fewest = network.supply().hasTurbine() ? FEWEST_BOOSTED : near ? FEWEST_FROM_NEAR : FEWEST;
     int cycle = 0;
+    broken = false;
     boolean seeking = spark.seeks();
     String note = "";
     cellSteps = 0;
@@ -212,7 +223,7 @@ final class OperatingPointSolver {
       } else if (spark.seeks() && isSoughtAgain(cycle)) {
         seekSpark(speed, piston);
       }
-      boolean broken = !cycle(speed, piston);
+      broken = !cycle(speed, piston);
       plenum = network.intake().takeMeanPressure();
       cycle++;
       double work = broken ? Double.NaN : 0;
@@ -221,7 +232,8 @@ final class OperatingPointSolver {
         work += u.cylinder().lastCycle().netWork();
         mass += u.cylinder().lastCycle().trapped;
       }
-      if (!Double.isFinite(work) || !(mass > 0)) {
+      broken = !Double.isFinite(work);
+      if (broken || !(mass > 0)) {
         note = Double.isFinite(work) ? floats(in, out) : "the gas left the range of the model";
         break;
       }

@@ -2,7 +2,9 @@ package grandbore.core.prediction;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Combination;
+import grandbore.core.units.Measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +12,7 @@ import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -43,6 +46,30 @@ class RobustnessTest {
     assertThat(points.getFirst().convergence().change()).isBetween(1e-3, 1e-2);
     assertThat(points.getLast().converged()).isFalse();
     assertThat(points.getLast().note()).contains("burns well");
+  }
+
+  /**
+   * A throttle far too small empties a little plenum, of which copies draw on, until the gas leaves
+   * the model's range: every cylinder is solved then, and the next speed is what it is alone.
+   */
+  @Test
+  void whatBreaksIsSolvedAndSpoilsNothing() {
+    var twelve = Arrangement.VEE_12.of(EngineTest.EIGHT).with("intake.throttles", 1);
+    var c =
+        EngineTest.with(
+            EngineTest.with(twelve, "intake.plenumVolume", 0.5, Measure.LITRES),
+            "intake.throttleFlow",
+            0.06,
+            Measure.CUBIC_METRES_PER_SECOND);
+    var engine = BuiltEngine.asSpecified(c);
+    var solver =
+        new OperatingPointSolver(engine, Fidelity.LIVE.roles(engine), Fidelity.LIVE.mesh());
+    var drawn = solver.run(6000, () -> false);
+    assertThat(drawn.converged()).isTrue();
+    // The throttle is choked: a critical ratio and more below the air outside.
+    assertThat(drawn.plenumPressure()).isBetween(30e3, 53e3);
+    assertThat(solver.run(1500, () -> false).torque())
+        .isCloseTo(run(c, 1500, Fidelity.LIVE).torque(), Percentage.withPercentage(0.2));
   }
 
   @Tag("study")
