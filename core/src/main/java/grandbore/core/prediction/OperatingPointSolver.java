@@ -21,6 +21,10 @@ final class OperatingPointSolver {
 
   private static final int MOST_COPIED = 40;
   private static final int MOST_WHOLE = 60;
+
+  /** Where after these only a drift is left. */
+  private static final int MOST_DRIFTING = 150;
+
   private static final int SPARK_CYCLES = 6;
   private static final int SOUGHT_EVERY = 3;
   private static final int LAST_SOUGHT = 24;
@@ -212,7 +216,8 @@ final class OperatingPointSolver {
     boolean seeking = spark.seeks();
     String note = "";
     cellSteps = 0;
-    while (!settling.isDone() && cycle < most) {
+    while (!settling.isDone()
+        && (cycle < most || !roles.haveCopies() && cycle < MOST_DRIFTING && settling.drifts())) {
       if (cycle % HUNTING == 0) {
         network.freshen(RecordedFlow.FRESH / (1 + 1.5 * cycle / HUNTING));
       }
@@ -264,7 +269,7 @@ final class OperatingPointSolver {
       note =
           (settling.alternates()
                   ? "a cycle that burns well and one that burns poorly follow one another%s"
-                  : "still changing by more than 0.1 %% a cycle after " + most + " cycles%s")
+                  : "still changing by more than 0.1 %% a cycle after " + cycle + " cycles%s")
               .formatted(follow ? "" : "; the valves float");
     }
     return new PointSummary(parts, network, friction, relief, plenum)

@@ -89,6 +89,11 @@ final class Settling {
     return still >= WANTED;
   }
 
+  /** Whether cycles are alike but for a slow drift, which comes to an end. */
+  boolean drifts() {
+    return change() < CHANGE;
+  }
+
   /** Whether cycles swing for good, about a mean that stands, by less than a hundredth in all. */
   boolean swingsALittle() {
     return work.swingsALittle() && mass.swingsALittle();

@@ -46,6 +46,16 @@ class SettlingTest {
     assertThat(eight.swingsALittle()).isFalse();
   }
 
+  /** A drift that is slow yet far from its end is worth more cycles; what swings is not. */
+  @Test
+  void aSlowDriftIsWorthMoreCycles() {
+    var slow = after(60, k -> 500 * (1 + 0.05 * Math.pow(0.97, k)));
+    assertThat(slow.isDone()).isFalse();
+    assertThat(slow.drifts()).isTrue();
+    assertThat(after(150, k -> 500 * (1 + 0.05 * Math.pow(0.97, k))).isDone()).isTrue();
+    assertThat(after(60, k -> 500 * (1 + 0.005 * Math.sin(2 * k))).drifts()).isFalse();
+  }
+
   private static double stoppedAt(double ratio) {
     var settling = new Settling();
     double away = 0.1;
