@@ -214,7 +214,7 @@ final class Burning {
   }
 
   /** Volume of what has burned up at a pressure, m³. */
-  double zoneVolume(double pressure) {
+  private double zoneVolume(double pressure) {
     return flame.zone * gas.hotConstant(flame.hot, 1) * flame.hot / pressure;
   }
 

@@ -62,7 +62,7 @@ final class Collector {
     }
   }
 
-  /** Whether as many cylinders meet here as in another. */
+  /** Whether the same copies meet here as in another. */
   boolean fits(Collector o) {
     return Pairing.inPairs(
         connections, o.connections, (mine, other) -> mine.copies.fits(other.copies));

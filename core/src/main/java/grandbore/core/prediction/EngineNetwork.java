@@ -54,8 +54,12 @@ final class EngineNetwork {
       pipes.addAll(unit.pipes());
       for (int k = 0; k < unit.ports().size(); k++) {
         int node = graph.leads(role.place(), k);
-        intake.join(unit.cylinder(), unit.ports().get(k), node, role.others().get(k));
-        exhaust.join(unit.cylinder(), unit.ports().get(k), node, role.others().get(k));
+        var port = unit.ports().get(k);
+        if (graph.place(node).isAhead()) {
+          intake.join(unit.cylinder(), port, node, role.others().get(k));
+        } else {
+          exhaust.join(unit.cylinder(), port, node, role.others().get(k));
+        }
       }
     }
     pipes.addAll(intake.pipes());

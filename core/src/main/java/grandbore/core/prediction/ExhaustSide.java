@@ -112,15 +112,13 @@ final class ExhaustSide {
   }
 
   /**
-   * Connects a cylinder's port, where it leads to this side.
+   * Connects a cylinder's port.
    *
+   * @param node at which it meets others
    * @param others that meet there as copies of it
    */
   void join(Cylinder cylinder, Port port, int node, Others others) {
-    var collector = meeting.get(node);
-    if (collector != null) {
-      collector.join(cylinder, port, others);
-    }
+    meeting.get(node).join(cylinder, port, others);
   }
 
   /** The pipes behind a node at which primaries meet. */

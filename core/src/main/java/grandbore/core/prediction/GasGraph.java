@@ -50,7 +50,12 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<Node> nodes, List<Way> 
     /** Where a bank's last pipe ends. */
     OUTLET,
     /** The end of a pipe that leads on to nothing. */
-    SHUT
+    SHUT;
+
+    /** Whether it stands ahead of the cylinders. */
+    boolean isAhead() {
+      return compareTo(BOX) <= 0;
+    }
   }
 
   /**

@@ -85,9 +85,13 @@ final class IntakeSide {
   }
 
   private Plenum airBox() {
-    double duct = parts.combination().intake().ductSection().si();
+    var c = parts.combination();
+    double throttles =
+        planes == 0
+            ? c.bottomEnd().cylinders() * c.intake().runnerEntry().si()
+            : parts.piping().throttleArea();
     return new Plenum(
-        parts, new MixedRoom(parts.piping().airBox()), parts.piping().throttleArea() + duct);
+        parts, new MixedRoom(parts.piping().airBox()), throttles + c.intake().ductSection().si());
   }
 
   private Plenum plenum(Room room) {
@@ -144,8 +148,9 @@ final class IntakeSide {
   }
 
   /**
-   * Connects a cylinder's port, where it leads to this side.
+   * Connects a cylinder's port.
    *
+   * @param node that it draws from
    * @param others that draw there as copies of it
    */
   void join(Cylinder cylinder, Port port, int node, Others others) {
@@ -161,7 +166,7 @@ final class IntakeSide {
         alone.add(mouth);
         separate(mouth);
       }
-      default -> {}
+      default -> throw new IllegalArgumentException("nothing is drawn from " + graph.place(node));
     }
   }
 
