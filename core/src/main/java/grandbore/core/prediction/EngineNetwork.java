@@ -3,7 +3,7 @@ package grandbore.core.prediction;
 import grandbore.core.waves.Pipe;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.SortedSet;
+import java.util.NavigableSet;
 
 /**
  * The engine as a network, built of its {@link GasGraph}: cylinders with their pipes between an
@@ -25,7 +25,7 @@ final class EngineNetwork {
   private final List<Pipe> pipes = new ArrayList<>();
   private final EngineParts parts;
   private final GasGraph graph;
-  private final SortedSet<Integer> reached;
+  private final NavigableSet<Integer> reached;
   private final AirSupply supply;
   private final IntakeSide intake;
   private final ExhaustSide exhaust;

@@ -11,7 +11,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.SortedSet;
+import java.util.NavigableSet;
 import java.util.TreeMap;
 
 /**
@@ -41,7 +41,7 @@ final class ExhaustSide {
   /**
    * @param reached nodes that the gas of the solved cylinders comes to
    */
-  ExhaustSide(EngineParts parts, GasGraph graph, SortedSet<Integer> reached) {
+  ExhaustSide(EngineParts parts, GasGraph graph, NavigableSet<Integer> reached) {
     this.parts = parts;
     this.graph = graph;
     for (var way : graph.ways()) {

@@ -6,8 +6,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.NavigableSet;
 import java.util.Optional;
-import java.util.SortedSet;
 import java.util.TreeSet;
 
 /**
@@ -144,7 +144,7 @@ record GasGraph(Cycle cycle, List<Fired> cylinders, List<Node> nodes, List<Way> 
    *
    * @param places of the cylinders in the firing order
    */
-  SortedSet<Integer> reached(Collection<Integer> places) {
+  NavigableSet<Integer> reached(Collection<Integer> places) {
     var reached = new TreeSet<Integer>();
     var next = new ArrayDeque<Integer>();
     places.forEach(p -> next.addAll(cylinders.get(p).ports));

@@ -7,11 +7,11 @@ import grandbore.core.waves.Pipe;
 import grandbore.core.waves.PipeEnd;
 import grandbore.core.waves.Reservoir;
 import java.util.ArrayList;
-import java.util.IdentityHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Optional;
-import java.util.SortedSet;
 import java.util.TreeMap;
 
 /**
@@ -35,7 +35,7 @@ final class IntakeSide {
   /** The duct to the air box. */
   private final List<Inlet> ducts = new ArrayList<>();
 
-  private final Map<Plenum, Inlet> throttleOf = new IdentityHashMap<>();
+  private final Map<Plenum, Inlet> throttleOf = new HashMap<>();
   private final List<Inlet> throttles = new ArrayList<>();
 
   /** Throttles of one runner each. */
@@ -52,7 +52,7 @@ final class IntakeSide {
   /**
    * @param reached nodes that the gas of the solved cylinders comes to
    */
-  IntakeSide(EngineParts parts, AirSupply supply, GasGraph graph, SortedSet<Integer> reached) {
+  IntakeSide(EngineParts parts, AirSupply supply, GasGraph graph, NavigableSet<Integer> reached) {
     this.parts = parts;
     this.supply = supply;
     this.graph = graph;
@@ -96,7 +96,7 @@ final class IntakeSide {
 
   private Plenum plenum(Room room) {
     var c = parts.combination();
-    double runners = c.bottomEnd().cylinders() / planes * c.intake().runnerEntry().si();
+    double runners = (double) c.bottomEnd().cylinders() / planes * c.intake().runnerEntry().si();
     double throttles = parts.piping().throttleArea() / planes;
     return new Plenum(parts, room, runners + (throttles + window()));
   }

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.SortedSet;
+import java.util.NavigableSet;
 import java.util.TreeMap;
 import java.util.function.IntFunction;
 import java.util.function.Predicate;
@@ -186,7 +186,7 @@ record RepresentativeCylinders(GasGraph graph, List<Role> each, boolean alike) {
   }
 
   /** The nodes that the gas of those that are solved comes to. */
-  SortedSet<Integer> reached() {
+  NavigableSet<Integer> reached() {
     return graph.reached(each.stream().map(Role::place).toList());
   }
 
