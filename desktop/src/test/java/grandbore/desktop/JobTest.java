@@ -161,6 +161,12 @@ class JobTest extends JobBench {
     until("it is back", () -> text("#order-dates").startsWith("Back"));
     assertThat(bench.session().readings().at(Measurement.CHAMBER, 1)).isEmpty();
     assertThat(job().items(EnginePart.HEAD)).extracting(Item::state).containsOnly(ItemState.BACK);
+    robot.interact(() -> bench.session().undo());
+    until("it is away again", () -> text("#order-dates").startsWith("Away"));
+    assertThat(bench.session().readings().at(Measurement.CHAMBER, 1)).isNotEmpty();
+    robot.interact(() -> bench.session().redo());
+    until("it is back again", () -> text("#order-dates").startsWith("Back"));
+    assertThat(bench.session().readings().at(Measurement.CHAMBER, 1)).isEmpty();
     view("job-route");
     for (var id : List.of("fills", "wipe", "valves", "manifold")) {
       until(id + " again", () -> isAgain(id));

@@ -167,9 +167,14 @@ public final class JobState {
 
   /** Keeps what has changed; what can't be is said. */
   void keep(List<? extends Note> changed) {
+    keep(changed, List.of());
+  }
+
+  /** Keeps what has changed, and strikes out readings that hold no longer, in one step. */
+  void keep(List<? extends Note> changed, List<Long> readings) {
     if (!changed.isEmpty()) {
       trouble.set("");
-      session.keep(changed, "");
+      session.keep(changed, "", readings);
     }
   }
 

@@ -106,27 +106,23 @@ public final class OrdersView extends VBox {
   /** The parts leave with the order. */
   private void send() {
     var order = order().sent(Instant.now(), day());
-    keepWithParts(order, ItemState.AT_SHOP);
+    keepWithParts(order, ItemState.AT_SHOP, List.of());
   }
 
   /** The parts come back; what was read of the places that were worked on is struck out. */
   private void back() {
     var order = order().back(Instant.now());
-    keepWithParts(order, ItemState.BACK);
-    var session = state.session();
-    var before = session.readings();
+    var before = state.session().readings();
     var standing = order.standing(before).all();
     var old =
         before.all().stream()
             .filter(r -> !r.struck() && !standing.contains(r))
             .map(Reading::id)
             .toList();
-    if (!old.isEmpty()) {
-      session.strike(old, true);
-    }
+    keepWithParts(order, ItemState.BACK, old);
   }
 
-  private void keepWithParts(WorkOrder order, ItemState now) {
+  private void keepWithParts(WorkOrder order, ItemState now, List<Long> readings) {
     var parts = order.lines().stream().map(l -> l.part()).collect(Collectors.toSet());
     var all = new ArrayList<OnJob>(List.of(JobJson.note(order)));
     state.job().items().stream()
@@ -134,7 +130,7 @@ public final class OrdersView extends VBox {
         .filter(i -> now == ItemState.BACK ? i.state() == ItemState.AT_SHOP : i.state().isHere())
         .filter(i -> i.state() != ItemState.FITTED)
         .forEach(i -> all.add(JobJson.note(i.in(now))));
-    state.keep(all);
+    state.keep(all, readings);
   }
 
   private void choose(String number) {

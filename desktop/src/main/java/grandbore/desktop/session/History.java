@@ -10,6 +10,7 @@ import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /** The way back and forth of the build on the bench, in memory. */
 final class History {
@@ -25,6 +26,9 @@ final class History {
 
     /** Readings or a note were added, or struck out. */
     record Rows(String what, boolean notes, List<Long> ids, boolean struck) implements Step {}
+
+    /** Two of these at once. */
+    record Both(String what, Rows first, Rows second) implements Step {}
   }
 
   private final Deque<Step> done = new ArrayDeque<>();
@@ -65,8 +69,12 @@ final class History {
     return undone.isEmpty() ? "" : undone.peek().what();
   }
 
-  /** A state of the bench and the entry that leads there in the book. */
-  record Move(Bench to, Entry entry) {}
+  /** A state of the bench and what leads there in the book, in order. */
+  record Move(Bench to, List<Entry> entries) {
+    Move then(Move next) {
+      return new Move(next.to, Stream.concat(entries.stream(), next.entries.stream()).toList());
+    }
+  }
 
   /**
    * Where one step back or forth leads, {@code null} where there is none; nothing is moved where
@@ -84,13 +92,21 @@ final class History {
             var to = back ? r.before() : r.after();
             yield new Move(
                 bench.with(to.build().get(), to.revision()),
-                new Entry.Stand(bench.id(), to.revision()));
+                List.of(new Entry.Stand(bench.id(), to.revision())));
           }
-          case Step.Rows r -> struck(bench, r.notes(), r.ids(), back != r.struck());
+          case Step.Rows r -> struck(bench, r, back);
+          case Step.Both b -> {
+            var one = struck(bench, b.first(), back);
+            yield one.then(struck(one.to(), b.second(), back));
+          }
         };
     from.pop();
     (back ? undone : done).push(step);
     return move;
+  }
+
+  private static Move struck(Bench bench, Step.Rows rows, boolean back) {
+    return struck(bench, rows.notes(), rows.ids(), back != rows.struck());
   }
 
   /** The bench with rows struck out, or back. */
@@ -100,12 +116,14 @@ final class History {
     if (notes) {
       var all =
           bench.notes().stream().map(k -> which.contains(k.id()) ? k.struck(struck) : k).toList();
-      return new Move(bench.with(all), new Entry.StrikeNotes(bench.id(), ids, struck, now));
+      return new Move(
+          bench.with(all), List.of(new Entry.StrikeNotes(bench.id(), ids, struck, now)));
     }
     var all =
         bench.readings().all().stream()
             .map(r -> which.contains(r.id()) ? r.struck(struck) : r)
             .toList();
-    return new Move(bench.with(new Readings(all)), new Entry.Strike(bench.id(), ids, struck, now));
+    return new Move(
+        bench.with(new Readings(all)), List.of(new Entry.Strike(bench.id(), ids, struck, now)));
   }
 }

@@ -20,6 +20,7 @@ import grandbore.core.job.JobLine;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.units.UnitSystem;
 import grandbore.core.working.Figure;
+import grandbore.desktop.session.History.Move;
 import grandbore.desktop.session.History.Step;
 import grandbore.desktop.session.History.Version;
 import java.nio.file.Path;
@@ -257,12 +258,16 @@ public final class Session implements AutoCloseable {
 
   /** A change of the bench, the step that takes it back, and what is written. */
   private void apply(Bench now, Step step, Entry entry) {
+    apply(new Move(now, List.of(entry)), step);
+  }
+
+  private void apply(Move move, Step step) {
     refusal.set("");
-    journal.add(entry);
+    move.entries().forEach(journal::add);
     if (step != null) {
       history.did(step);
     }
-    bench.set(now);
+    bench.set(move.to());
   }
 
   /** Changes the build and keeps the change; throws where the result can't be. */
@@ -333,7 +338,7 @@ public final class Session implements AutoCloseable {
         readings.size() == 1
             ? "striking out a reading"
             : "striking out %d readings".formatted(readings.size());
-    apply(move.to(), new Step.Rows(what, false, readings, struck), move.entry());
+    apply(move, new Step.Rows(what, false, readings, struck));
   }
 
   /** Keeps a note. */
@@ -343,25 +348,31 @@ public final class Session implements AutoCloseable {
 
   /** Keeps notes, all or none. */
   public void keep(List<? extends Note> notes, String by) {
+    keep(notes, by, List.of());
+  }
+
+  /** Keeps notes, and strikes out the readings that they take the ground from, in one step. */
+  public void keep(List<? extends Note> notes, String by, List<Long> readings) {
     var now = Instant.now();
     var kept = notes.stream().map(n -> book.numbered(new Kept(0, n, by, now, false))).toList();
     var all = new ArrayList<>(bench().notes());
     all.addAll(kept);
+    var move = new Move(bench().with(all), List.of(new Entry.Notes(id(), kept)));
+    String what = kept.size() == 1 ? "a note" : kept.size() + " notes";
+    var step = new Step.Rows(what, true, kept.stream().map(Kept::id).toList(), false);
+    if (readings.isEmpty()) {
+      apply(move, step);
+      return;
+    }
     apply(
-        bench().with(all),
-        new Step.Rows(
-            kept.size() == 1 ? "a note" : kept.size() + " notes",
-            true,
-            kept.stream().map(Kept::id).toList(),
-            false),
-        new Entry.Notes(id(), kept));
+        move.then(History.struck(move.to(), false, readings, true)),
+        new Step.Both(what, step, new Step.Rows(what, false, readings, true)));
   }
 
   /** Strikes a note out, or takes that back. */
   public void strikeNote(long note, boolean struck) {
     var move = History.struck(bench(), true, List.of(note), struck);
-    apply(
-        move.to(), new Step.Rows("striking out a note", true, List.of(note), struck), move.entry());
+    apply(move, new Step.Rows("striking out a note", true, List.of(note), struck));
   }
 
   /** Takes the last step back. */
@@ -378,7 +389,7 @@ public final class Session implements AutoCloseable {
     try {
       var move = history.move(bench(), back);
       if (move != null) {
-        apply(move.to(), null, move.entry());
+        apply(move, null);
       }
     } catch (IllegalArgumentException e) {
       refuse(
