@@ -20,9 +20,6 @@ import grandbore.core.job.JobLine;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.units.UnitSystem;
 import grandbore.core.working.Figure;
-import grandbore.desktop.session.History.Move;
-import grandbore.desktop.session.History.Step;
-import grandbore.desktop.session.History.Version;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -256,18 +253,13 @@ public final class Session implements AutoCloseable {
     refusal.set(why);
   }
 
-  /** A change of the bench, the step that takes it back, and what is written. */
-  private void apply(Bench now, Step step, Entry entry) {
-    apply(new Move(now, List.of(entry)), step);
-  }
-
-  private void apply(Move move, Step step) {
+  private void apply(Done done) {
     refusal.set("");
-    move.entries().forEach(journal::add);
-    if (step != null) {
-      history.did(step);
+    done.move().entries().forEach(journal::add);
+    if (done.step() != null) {
+      history.did(done.step());
     }
-    bench.set(move.to());
+    bench.set(done.move().to());
   }
 
   /** Changes the build and keeps the change; throws where the result can't be. */
@@ -280,12 +272,7 @@ public final class Session implements AutoCloseable {
     if (was.contradiction().isEmpty()) {
       now.asMeasured(was.readings());
     }
-    long revision = book.nextRevision();
-    apply(
-        was.with(now, revision),
-        new Step.Revised(
-            what, new Version(was.revision(), was::build), new Version(revision, () -> now)),
-        new Entry.Revise(was.id(), revision, was.revision(), what, now, Instant.now()));
+    apply(Done.edited(was, what, now, book.nextRevision()));
   }
 
   /** Changes one input. */
@@ -309,21 +296,7 @@ public final class Session implements AutoCloseable {
     if (was.contradiction().isEmpty()) {
       was.build().asMeasured(new Readings(all));
     }
-    var kept = readings.stream().map(book::numbered).toList();
-    all = new ArrayList<>(was.readings().all());
-    all.addAll(kept);
-    // Those that come in struck are a matter of record, and nothing to take back.
-    var standing = kept.stream().filter(r -> !r.struck()).map(Reading::id).toList();
-    apply(
-        was.with(new Readings(all)),
-        standing.isEmpty()
-            ? null
-            : new Step.Rows(
-                standing.size() == 1 ? "a reading" : standing.size() + " readings",
-                false,
-                standing,
-                false),
-        new Entry.Take(was.id(), kept));
+    apply(Done.read(was, readings.stream().map(book::numbered).toList()));
   }
 
   /** Strikes a reading out, or takes that back. */
@@ -333,12 +306,7 @@ public final class Session implements AutoCloseable {
 
   /** Strikes readings out together, or takes that back. */
   public void strike(List<Long> readings, boolean struck) {
-    var move = History.struck(bench(), false, readings, struck);
-    String what =
-        readings.size() == 1
-            ? "striking out a reading"
-            : "striking out %d readings".formatted(readings.size());
-    apply(move, new Step.Rows(what, false, readings, struck));
+    apply(Done.struck(bench(), readings, struck));
   }
 
   /** Keeps a note. */
@@ -355,24 +323,12 @@ public final class Session implements AutoCloseable {
   public void keep(List<? extends Note> notes, String by, List<Long> readings) {
     var now = Instant.now();
     var kept = notes.stream().map(n -> book.numbered(new Kept(0, n, by, now, false))).toList();
-    var all = new ArrayList<>(bench().notes());
-    all.addAll(kept);
-    var move = new Move(bench().with(all), List.of(new Entry.Notes(id(), kept)));
-    String what = kept.size() == 1 ? "a note" : kept.size() + " notes";
-    var step = new Step.Rows(what, true, kept.stream().map(Kept::id).toList(), false);
-    if (readings.isEmpty()) {
-      apply(move, step);
-      return;
-    }
-    apply(
-        move.then(History.struck(move.to(), false, readings, true)),
-        new Step.Both(what, step, new Step.Rows(what, false, readings, true)));
+    apply(Done.kept(bench(), kept, readings));
   }
 
   /** Strikes a note out, or takes that back. */
   public void strikeNote(long note, boolean struck) {
-    var move = History.struck(bench(), true, List.of(note), struck);
-    apply(move, new Step.Rows("striking out a note", true, List.of(note), struck));
+    apply(Done.noteStruck(bench(), note, struck));
   }
 
   /** Takes the last step back. */
@@ -389,7 +345,7 @@ public final class Session implements AutoCloseable {
     try {
       var move = history.move(bench(), back);
       if (move != null) {
-        apply(move, null);
+        apply(new Done(move, null));
       }
     } catch (IllegalArgumentException e) {
       refuse(
