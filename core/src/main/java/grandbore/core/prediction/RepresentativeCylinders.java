@@ -140,8 +140,8 @@ record RepresentativeCylinders(GasGraph graph, List<Role> each, boolean alike) {
   }
 
   /**
-   * Whether all nodes that one cylinder's gas does not come to are out of hearing, and what it
-   * meets in groups is none.
+   * Whether a cylinder's gas comes to one plenum, one merge and one outlet alone, as every other's
+   * does to its own.
    */
   private static boolean hearsAlike(GasGraph graph) {
     Predicate<GasGraph.Place> once =
@@ -168,12 +168,13 @@ record RepresentativeCylinders(GasGraph graph, List<Role> each, boolean alike) {
 
   private static Others onTheMean(BottomEnd bottom, GasGraph graph, int port) {
     int cylinders = bottom.cylinders();
+    long cycle = Math.round(Math.toDegrees(graph.cycle().length()));
     var counts = new TreeMap<Long, Integer>();
     for (int mine = 0; mine < cylinders; mine++) {
       for (int other = 0; other < cylinders; other++) {
         if (other != mine && graph.leads(mine, port) == graph.leads(other, port)) {
           double later = Math.toDegrees(bottom.firesAt(other) - bottom.firesAt(mine));
-          counts.merge(Math.floorMod(Math.round(later), 720L), 1, Integer::sum);
+          counts.merge(Math.floorMod(Math.round(later), cycle), 1, Integer::sum);
         }
       }
     }
