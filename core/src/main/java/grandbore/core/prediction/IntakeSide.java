@@ -61,7 +61,10 @@ final class IntakeSide {
     for (int node : reached) {
       switch (graph.place(node)) {
         case AIR_BOX -> rooms.put(node, airBox());
-        case PLENUM -> fed.add(put(node, plenum(new MixedRoom(parts.piping().plenum(planes)))));
+        case PLENUM -> {
+          fed.add(plenum(new MixedRoom(parts.piping().plenum(planes))));
+          rooms.put(node, fed.getLast());
+        }
         case BOX -> {
           if (fed.isEmpty()) {
             var box = new BoxRoom(parts.gas(), parts.piping().box());
@@ -77,11 +80,6 @@ final class IntakeSide {
     all = rooms.values().stream().distinct().toList();
     graph.ways().stream().filter(w -> reached.contains(w.to())).forEach(this::lay);
     throttle(1);
-  }
-
-  private Plenum put(int node, Plenum plenum) {
-    rooms.put(node, plenum);
-    return plenum;
   }
 
   private Plenum airBox() {

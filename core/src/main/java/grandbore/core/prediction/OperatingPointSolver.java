@@ -239,7 +239,7 @@ final class OperatingPointSolver {
       }
       broken = !Double.isFinite(work);
       if (broken || !(mass > 0)) {
-        note = Double.isFinite(work) ? floats(in, out) : "the gas left the range of the model";
+        note = broken ? "the gas left the range of the model" : floats(in, out);
         break;
       }
       boost(speed);

@@ -4,12 +4,12 @@ import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.NavigableSet;
 import java.util.TreeMap;
 import java.util.function.IntFunction;
-import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -144,11 +144,9 @@ record RepresentativeCylinders(GasGraph graph, List<Role> each, boolean alike) {
    * does to its own.
    */
   private static boolean hearsAlike(GasGraph graph) {
-    Predicate<GasGraph.Place> once =
-        p -> graph.reached(List.of(0)).stream().filter(n -> graph.place(n) == p).count() <= 1;
-    return once.test(GasGraph.Place.PLENUM)
-        && once.test(GasGraph.Place.MERGE)
-        && once.test(GasGraph.Place.OUTLET);
+    var places = graph.reached(List.of(0)).stream().map(graph::place).toList();
+    return Stream.of(GasGraph.Place.PLENUM, GasGraph.Place.MERGE, GasGraph.Place.OUTLET)
+        .allMatch(p -> Collections.frequency(places, p) <= 1);
   }
 
   private static List<Others> ports(GasGraph graph, IntFunction<Others> each) {
