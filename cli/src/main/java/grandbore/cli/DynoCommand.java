@@ -104,7 +104,7 @@ final class DynoCommand implements Callable<Integer> {
               Hidden.drawn(which, seed),
               DayAir.of(c.weather()),
               (e, speeds) ->
-                  predictor.predictNext(e, speeds, Fidelity.LIVE, starts, p -> {}, () -> false));
+                  predictor.predictNext(e, speeds, Fidelity.PLACED, starts, p -> {}, () -> false));
       var console =
           new DynoConsole(
               dyno,

@@ -63,9 +63,12 @@ record RepresentativeCylinders(GasGraph graph, List<Role> each, boolean alike) {
     return alike ? placed(c, GasGraph.of(c, true), true) : every(c);
   }
 
-  /** Mean cylinders, one for each place that sees the others differently. */
+  /**
+   * Mean cylinders, one for each place that sees the others differently: on a log and along a box
+   * each its own.
+   */
   static RepresentativeCylinders placed(Combination c) {
-    return placed(c, GasGraph.of(c, c.intake().isBox()), false);
+    return placed(c, GasGraph.of(c, true), false);
   }
 
   private static RepresentativeCylinders placed(Combination c, GasGraph graph, boolean named) {
@@ -126,7 +129,7 @@ record RepresentativeCylinders(GasGraph graph, List<Role> each, boolean alike) {
   /**
    * One mean cylinder for all where they fire evenly. On an unevenly firing bank it hears of the
    * others what they hear of each other on the mean: where two of four follow half a turn later,
-   * half a cylinder does. A box is one volume to it.
+   * half a cylinder does. A box is one volume to it, and all on a log meet in its middle.
    */
   static RepresentativeCylinders live(Combination c) {
     var graph = GasGraph.of(c, false);

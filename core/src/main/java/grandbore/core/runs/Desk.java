@@ -110,7 +110,7 @@ public final class Desk<T> {
     piece();
   }
 
-  /** Live curves of several engines, each from where the one before it ended. */
+  /** Curves of several engines, each from where the one before it ended. */
   public List<Curve> curves(
       List<BuiltEngine> engines, List<Double> speeds, Consumer<List<Curve>> soFar) {
     expect(engines.size() * speeds.size());

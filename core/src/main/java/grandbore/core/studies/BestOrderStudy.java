@@ -46,7 +46,7 @@ public record BestOrderStudy(
   public List<Integer> solve(Desk<List<Integer>> desk) {
     int n = changes.size();
     desk.expect((n * (n + 1) / 2 + 1) * speeds.size());
-    var begun = desk.base(base, speeds, Fidelity.LIVE);
+    var begun = desk.base(base, speeds, Fidelity.PLACED);
     var left = new ArrayList<>(IntStream.range(0, n).boxed().toList());
     var order = new ArrayList<Integer>();
     double stands = band.meanPower(begun.curve());

@@ -7,7 +7,7 @@ import grandbore.core.runs.Study;
 import java.util.List;
 
 /**
- * The live curves of several engines, each from where the one before it ended.
+ * The curves of several engines, each from where the one before it ended.
  *
  * @param title as the progress is headed
  * @param speeds rev/min

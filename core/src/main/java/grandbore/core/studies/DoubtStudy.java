@@ -72,10 +72,18 @@ public record DoubtStudy(
     var inputs = Uncertain.of(engine);
     var speeds = band.fewSpeeds();
     var ends = ends();
-    desk.expect((samples + 1) * speeds.size() + (samples / 2 + 1) * ends.size());
+    boolean exact = Fidelity.LIVE.isExact(engine.combination());
+    int placed = exact ? 0 : speeds.size() + ends.size();
+    desk.expect((samples + 1) * speeds.size() + (samples / 2 + 1) * ends.size() + placed);
     var base = desk.base(engine, speeds, Fidelity.LIVE);
     var atEnds = desk.base(engine, ends, Fidelity.LIVE);
-    var stands = together(base.curve(), atEnds.curve());
+    var live = together(base.curve(), atEnds.curve());
+    var stands =
+        exact
+            ? live
+            : together(
+                desk.curve(engine, speeds, Fidelity.PLACED),
+                desk.curve(engine, ends, Fidelity.PLACED));
     var drawn = new ArrayList<Doubt.Sample>();
     int refused = 0;
     var doubt = new Doubt(stands, inputs, drawn, samples, refused, seed);
@@ -99,7 +107,7 @@ public record DoubtStudy(
               k % 2 == 0
                   ? outside.get(k / 2).curve().map(c -> together(curve.get(), c)).orElseThrow()
                   : curve.get();
-          drawn.add(sample(inBand.get(k).of(), whole, stands));
+          drawn.add(sample(inBand.get(k).of(), whole, live, stands));
         } else {
           refused++;
         }
@@ -110,11 +118,14 @@ public record DoubtStudy(
     return doubt;
   }
 
-  private Doubt.Sample sample(double[] z, Curve curve, Curve stands) {
+  /** A sample's share of what is live, laid on the curve that stands. */
+  private Doubt.Sample sample(double[] z, Curve curve, Curve live, Curve stands) {
     return new Doubt.Sample(
         Arrays.stream(z).boxed().toList(),
-        stands.points().stream().map(p -> torque(curve, p.rpm())).toList(),
-        band.meanPower(curve));
+        stands.points().stream()
+            .map(p -> torque(curve, p.rpm()) * (p.torque() / torque(live, p.rpm())))
+            .toList(),
+        band.meanPower(curve) * (band.meanPower(stands) / band.meanPower(live)));
   }
 
   private static Curve together(Curve one, Curve other) {

@@ -47,7 +47,7 @@ public record EffectsStudy(BuiltEngine engine, List<Double> speeds, WantedBand b
     var inputs =
         Uncertain.of(engine).stream().map(i -> step == Step.SPREAD ? i : i.byShare(0.01)).toList();
     desk.expect((2 * inputs.size() + 1) * speeds.size());
-    var base = desk.base(engine, speeds, Fidelity.LIVE);
+    var base = desk.base(engine, speeds, Fidelity.PLACED);
     double stands = band.meanPower(base.curve());
     var found = new ArrayList<Effects.Effect>();
     // A few hold both ways of an input, since they are even in number.

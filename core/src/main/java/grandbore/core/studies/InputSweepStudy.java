@@ -65,7 +65,7 @@ public record InputSweepStudy(
     int slow = axes.size() == 1 ? 1 : axes.getFirst().values().size();
     int fast = axes.getLast().values().size();
     desk.expect((1 + slow * fast) * (speeds.size() + (idle ? IDLE : 0)));
-    var base = desk.base(engine, speeds, Fidelity.LIVE);
+    var base = desk.base(engine, speeds, Fidelity.PLACED);
     var stands = idled(desk, Rung.of(engine, base.curve(), band));
     var rungs = new ArrayList<Rung>();
     var places = IntStream.range(0, slow * fast).boxed().toList();

@@ -52,7 +52,7 @@ public record LadderStudy(
   public Ladder solve(Desk<Ladder> desk) {
     var sets = sets();
     desk.expect((sets.size() + 1) * speeds.size());
-    var begun = desk.base(base, speeds, Fidelity.LIVE);
+    var begun = desk.base(base, speeds, Fidelity.PLACED);
     var ladder = new Ladder(changes, Map.of(Set.of(), rung(base, begun.curve())));
     desk.show(ladder);
     for (var few : Batch.few(sets)) {

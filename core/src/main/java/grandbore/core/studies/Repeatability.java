@@ -8,7 +8,8 @@ package grandbore.core.studies;
 public final class Repeatability {
   /**
    * Of a band's average. Of ten engines, each begun cold and from three others, the worst with
-   * headers was 2.3 parts in 10,000 off, the worst with a cast manifold, whose live copies hunt, 6.
+   * headers was 2.3 parts in 10,000 off, the worst with a cast manifold on one live cylinder, whose
+   * copies hunt, 6.
    */
   private static final double SHARE = 6e-4;
 

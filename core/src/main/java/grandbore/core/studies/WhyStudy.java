@@ -108,7 +108,7 @@ public record WhyStudy(BuiltEngine from, BuiltEngine to, List<Double> speeds)
     var parts = parts(from.combination(), to.combination());
     var physics = List.copyOf(parts.keySet());
     desk.expect((1 << physics.size()) * speeds.size());
-    var base = desk.base(from, speeds, Fidelity.LIVE);
+    var base = desk.base(from, speeds, Fidelity.PLACED);
     var curves = new ArrayList<Curve>();
     curves.add(base.curve());
     for (var few : Batch.few(IntStream.range(1, 1 << physics.size()).boxed().toList())) {

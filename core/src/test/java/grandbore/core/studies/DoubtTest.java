@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import grandbore.core.combination.Arrangement;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.FlowSheet;
 import grandbore.core.combination.Given;
@@ -14,12 +15,16 @@ import grandbore.core.demo.DemoBuilds;
 import grandbore.core.demo.DynoCases;
 import grandbore.core.doubt.Uncertain;
 import grandbore.core.prediction.BuiltEngine;
+import grandbore.core.prediction.CurvePoint;
+import grandbore.core.prediction.Fidelity;
+import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.RunQueue;
 import grandbore.core.runs.Study;
 import grandbore.core.runs.Urgency;
 import java.util.Comparator;
 import java.util.List;
+import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 
 /** The band of doubt, what matters and what to measure next, on an engine. */
@@ -62,6 +67,27 @@ class DoubtTest {
 
   private static double width(Doubt doubt) {
     return doubt.score().high() - doubt.score().low();
+  }
+
+  /** The band is a share of the live curve and lies about the curve that stands in the window. */
+  @Test
+  void theBandLiesAboutTheCurveThatStands() {
+    var cross =
+        BuiltEngine.asSpecified(
+            Arrangement.VEE_8_CROSS.of(DemoBuilds.hillClimbEight().combination()));
+    var band = new WantedBand(2900, 3100);
+    var doubt = run(new DoubtStudy(cross, band, 2900, 3100, 10, 1));
+    try (var predictor = new Predictor()) {
+      var speeds = doubt.stands().points().stream().map(CurvePoint::rpm).toList();
+      var placed = predictor.predict(cross, speeds, Fidelity.PLACED);
+      var live = predictor.predict(cross, speeds, Fidelity.LIVE);
+      double stands = band.meanPower(placed);
+      assertThat(band.meanPower(doubt.stands())).isCloseTo(stands, Percentage.withPercentage(0.2));
+      assertThat(doubt.score().low()).isLessThan(stands);
+      assertThat(doubt.score().middle()).isCloseTo(stands, Percentage.withPercentage(2));
+      // Far enough from the live curve for the test to tell.
+      assertThat(band.meanPower(live)).isGreaterThan(1.03 * stands);
+    }
   }
 
   /** The input that carries most of the doubt is the one whose reading narrows the band. */

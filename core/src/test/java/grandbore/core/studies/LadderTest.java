@@ -144,6 +144,14 @@ class LadderTest {
     assertThat(ladder.alone(1)).isPositive();
     assertThat(ladder.step(1)).isGreaterThan(ladder.alone(1));
     assertThat(ladder.interaction(0, 1)).isGreaterThan(Repeatability.of(ladder.power(Set.of())));
+    // Made of the curve that stands in the window, which on a log one live cylinder does not tell.
+    try (var predictor = new Predictor(2)) {
+      var engine = BuiltEngine.asSpecified(stock);
+      double full = band.meanPower(predictor.predict(engine, band.speeds(6), Fidelity.FULL));
+      double live = band.meanPower(predictor.predict(engine, band.speeds(6), Fidelity.LIVE));
+      assertThat(ladder.power(Set.of()) / full).isCloseTo(1, within(0.003));
+      assertThat(live / full).isNotCloseTo(1, within(0.004));
+    }
   }
 
   /** A change that does not fit is a rung with its reason; the others stand. */

@@ -89,7 +89,8 @@ public record CalibrationStudy(
     var bases = new ArrayList<Base>();
     for (var o : observed) {
       bases.add(
-          desk.base(o.engine(), o.rows().stream().map(Observed.Row::rpm).toList(), Fidelity.LIVE));
+          desk.base(
+              o.engine(), o.rows().stream().map(Observed.Row::rpm).toList(), Fidelity.PLACED));
     }
     var model = new Model(desk, observed, bases);
     var fit =

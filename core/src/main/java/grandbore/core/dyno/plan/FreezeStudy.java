@@ -35,7 +35,7 @@ public record FreezeStudy(
   public Frozen solve(Desk<Frozen> desk) {
     desk.expect(2 * speeds.size());
     var best = new Change("Best", Map.of("mixture.spark", Mixture.Spark.BEST_TORQUE)).on(engine);
-    var stands = desk.base(engine, speeds, Fidelity.LIVE);
+    var stands = desk.base(engine, speeds, Fidelity.PLACED);
     var sparked = desk.curve(stands, best);
     var c = engine.combination();
     return Frozen.of(

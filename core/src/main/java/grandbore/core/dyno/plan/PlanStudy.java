@@ -58,13 +58,13 @@ public record PlanStudy(BuiltEngine engine, WantedBand band, Repeats repeats, Op
     var c = engine.combination();
     var speeds = band.fewSpeeds();
     var best = sparked(Mixture.Spark.BEST_TORQUE, c.mixture().advance());
-    var top = desk.curve(best, speeds, Fidelity.LIVE).bestPoint();
+    var top = desk.curve(best, speeds, Fidelity.PLACED).bestPoint();
     double spark = top.map(p -> p.spark()).orElse(Math.toRadians(30));
     double round = Math.toRadians(Math.rint(Math.toDegrees(spark)));
     var held = sparked(Mixture.Spark.FIXED, measured(c.mixture().advance(), round));
     var steps = steps(held.combination(), round);
     desk.expect(speeds.size() * (2 + steps.size()));
-    var base = desk.base(held, speeds, Fidelity.LIVE);
+    var base = desk.base(held, speeds, Fidelity.PLACED);
     double stands = band.meanPower(base.curve());
     var pulls = new ArrayList<PlannedPull>(beginning(round - KEPT_BACK));
     var engines = new ArrayList<BuiltEngine>();

@@ -26,6 +26,6 @@ public record TrueCurveStudy(BuiltEngine engine, List<Double> speeds) implements
   @Override
   public Curve solve(Desk<Curve> desk) {
     desk.expect(speeds.size());
-    return desk.curve(engine, speeds, Fidelity.LIVE);
+    return desk.curve(engine, speeds, Fidelity.PLACED);
   }
 }
