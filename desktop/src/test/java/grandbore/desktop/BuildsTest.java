@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.book.BuildDocument;
 import grandbore.book.Summary;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Provenance;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.desktop.station.Station;
@@ -87,6 +88,7 @@ class BuildsTest extends BenchTest {
     assertThat(text("#new-build .refusal")).contains("Stroke", "eighty");
     assertThat(robot.lookup("#new-begin").query().isDisabled()).isTrue();
     into("#new-stroke", "86.5");
+    choose("#new-exhaust", Exhaust.Kind.CAST_MANIFOLD);
     assertThat(text("#new-size")).contains("3050 cm³".substring(0, 3), "6 cylinders");
     long begun = System.nanoTime();
     robot.type(KeyCode.ENTER);
@@ -101,6 +103,19 @@ class BuildsTest extends BenchTest {
     assertThat(bottom.bore().provenance()).isEqualTo(Provenance.CARD);
     assertThat(bottom.rodLength().provenance()).isEqualTo(Provenance.ASSUMED);
     assertThat(bench.curves().curve().getValue().settled()).hasSizeGreaterThan(4);
+    // A cast manifold's branches are short; a header's, chosen for it, are not, and back in a step.
+    double branch = build.combination().exhaust().primaryLength().si();
+    assertThat(branch).isCloseTo(0.9 * 0.0865, within(1e-9));
+    robot.interact(() -> bench.rail().choose(Station.BREATHING));
+    choose("#exhaust", Exhaust.Kind.HEADERS);
+    assertThat(primary()).isGreaterThan(0.4);
+    keys(KeyCode.Z);
+    assertThat(primary()).isEqualTo(branch);
+    settle();
+  }
+
+  private double primary() {
+    return bench.session().build().combination().exhaust().primaryLength().si();
   }
 
   /** Thrown away and taken back; put away and found again; opened by Enter. */

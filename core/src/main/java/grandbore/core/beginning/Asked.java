@@ -2,6 +2,7 @@ package grandbore.core.beginning;
 
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.ValveTrain;
@@ -24,6 +25,7 @@ public record Asked(
     ValveTrain.Follower follower,
     Intake.Manifold manifold,
     Intake.Fuelling fuelling,
+    Exhaust.Kind exhaust,
     Application use,
     double ratio,
     double highest,

@@ -94,6 +94,33 @@ public final class Ordinary {
     return followed;
   }
 
+  /**
+   * A build with one thing chosen anew. What nobody said and followed its rule follows it on: a
+   * cast manifold's branches are not as long as a header's. The valves' lifts stay, so lobes follow
+   * their rockers, unless somebody has measured them.
+   *
+   * @param path of the choice
+   * @throws grandbore.core.combination.InvalidInput where what is chosen does not fit
+   */
+  public static Build choose(Build build, String path, Object choice) {
+    var followed = rules(build).keySet();
+    var chosen = build.with(build.combination().with(path, choice));
+    var c = chosen.combination();
+    var sizes = new Sizes(chosen);
+    var moved = new HashMap<String, Object>();
+    for (var rule : Rules.ALL) {
+      var is = Specs.field(rule.path()).get(c);
+      boolean lobe = sizes.isKnown(rule.path()) && is.provenance().compareTo(Provenance.CARD) <= 0;
+      double next = rule.value().applyAsDouble(sizes);
+      if ((lobe || followed.contains(rule.path()))
+          && Math.abs(next - is.si()) > ALIKE * Math.abs(is.si())) {
+        sizes.put(rule.path(), next);
+        moved.put(rule.path(), is.with(next, is.provenance()));
+      }
+    }
+    return moved.isEmpty() ? chosen : chosen.with(c.with(moved));
+  }
+
   /** The volume that makes the ratio with all else as it is. */
   private static double chamber(Sizes s, double ratio) {
     double land =
@@ -202,7 +229,7 @@ public final class Ordinary {
         new HashMap<>(
             Map.of(
                 "kind",
-                Exhaust.Kind.HEADERS,
+                a.exhaust(),
                 "outlet",
                 street ? Exhaust.Outlet.SYSTEM : Exhaust.Outlet.OPEN)));
     kinds.put(

@@ -2,6 +2,7 @@ package grandbore.core.beginning;
 
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.ValveTrain.Follower;
 import grandbore.core.units.UnitSystem;
@@ -199,6 +200,7 @@ public enum Pattern {
         follower,
         manifold,
         fuelling,
+        Exhaust.Kind.HEADERS,
         use,
         ratio,
         0,

@@ -141,21 +141,27 @@ final class Rules {
           rule(
               "exhaust.primaryLength",
               "850 × (180° + exhaust opening at 0.050) over the speed of peak power − 3, inches"
-                  + " (A. G. Bell, from memory)",
-              s -> primary(s) * INCH),
+                  + " (A. G. Bell, from memory); 0.9 bores of branch in a cast manifold",
+              s -> s.hasCastManifold() ? 0.9 * s.bore() : primary(s) * INCH),
           rule(
               "exhaust.primaryDiameter",
               "2.1 × √(cylinder in cc over 25 × (primary length + 3)), inches (A. G. Bell, from"
-                  + " memory)",
-              s -> 2.1 * Math.sqrt(s.cylinder() / CC / (25 * (primary(s) + 3))) * INCH),
+                  + " memory); in a cast manifold as wide as the exhaust port",
+              s ->
+                  s.hasCastManifold()
+                      ? Math.sqrt(4 / Math.PI * s.exhaustPort())
+                      : 2.1 * Math.sqrt(s.cylinder() / CC / (25 * (primary(s) + 3))) * INCH),
           rule(
               "exhaust.collectorLength",
-              "half the primary's length",
-              s -> 0.5 * s.at("exhaust.primaryLength")),
+              "half the primary's length; 0.4 m of pipe behind a cast manifold",
+              s -> s.hasCastManifold() ? 0.4 : 0.5 * s.at("exhaust.primaryLength")),
           rule(
               "exhaust.collectorDiameter",
-              "0.9 × √(primaries that meet) of the primary's, at least 1.15",
-              s -> Math.max(1.15, 0.9 * Math.sqrt(s.perBank())) * s.at("exhaust.primaryDiameter")),
+              "0.9 × √(primaries that meet) of the primary's, 0.75 in a cast manifold, at least"
+                  + " 1.15",
+              s ->
+                  Math.max(1.15, (s.hasCastManifold() ? 0.75 : 0.9) * Math.sqrt(s.perBank()))
+                      * s.at("exhaust.primaryDiameter")),
           rule(
               "exhaust.systemFlow",
               "1.2 times what the engine displaces at its highest speed",

@@ -3,6 +3,7 @@ package grandbore.core.beginning;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.BottomEnd.Layout;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain.Follower;
@@ -18,6 +19,7 @@ final class Sizes {
   private final Follower follower;
   private final Intake.Manifold manifold;
   private final Intake.Fuelling fuelling;
+  private final Exhaust.Kind exhaust;
   private final Application use;
   private final double highest;
   private final Map<String, Double> values = new HashMap<>();
@@ -33,6 +35,7 @@ final class Sizes {
     follower = a.follower();
     manifold = a.manifold();
     fuelling = a.fuelling();
+    exhaust = a.exhaust();
     use = a.use();
     this.highest = highest;
     a.said()
@@ -63,6 +66,7 @@ final class Sizes {
     follower = c.valveTrain().follower();
     manifold = c.intake().manifold();
     fuelling = c.intake().fuelling();
+    exhaust = c.exhaust().kind();
     use = build.application();
     highest = build.speeds().to();
     Specs.fields().forEach(f -> values.put(f.path(), f.get(c).si()));
@@ -130,6 +134,10 @@ final class Sizes {
     return fuelling == Intake.Fuelling.CARBURETTOR;
   }
 
+  boolean hasCastManifold() {
+    return exhaust == Exhaust.Kind.CAST_MANIFOLD;
+  }
+
   Application use() {
     return use;
   }
@@ -179,6 +187,11 @@ final class Sizes {
 
   double exhaustArea() {
     return pairs * Math.PI / 4 * Math.pow(at("heads.exhaustValve"), 2);
+  }
+
+  /** Clear section of one cylinder's exhaust port, m². */
+  double exhaustPort() {
+    return at("heads.exhaustPortVolume") / at("heads.exhaustPortLength");
   }
 
   double lift(boolean intake) {

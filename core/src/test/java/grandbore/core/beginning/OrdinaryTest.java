@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
@@ -36,6 +37,7 @@ class OrdinaryTest {
         a.follower(),
         a.manifold(),
         a.fuelling(),
+        a.exhaust(),
         use,
         ratio,
         0,
@@ -96,6 +98,48 @@ class OrdinaryTest {
     assertThat(Ordinary.rule(other, "bottomEnd.rodLength")).isEmpty();
   }
 
+  /**
+   * What nobody said follows the choices, there and back again; what somebody said stands, and so
+   * do the valves' lifts.
+   */
+  @ParameterizedTest
+  @EnumSource(Pattern.class)
+  void choicesTakeAlongWhatNobodySaid(Pattern pattern) {
+    var build = Ordinary.build(pattern.asked("New", UnitSystem.METRIC));
+    double bore = build.combination().bottomEnd().bore().si();
+    var cast = Ordinary.choose(build, "exhaust.kind", Exhaust.Kind.CAST_MANIFOLD);
+    var x = cast.combination().exhaust();
+    assertThat(x.primaryLength().si()).isCloseTo(0.9 * bore, within(1e-9));
+    assertThat(x.primaryLength().provenance()).isEqualTo(Provenance.ASSUMED);
+    assertThat(Ordinary.rule(cast, "exhaust.collectorDiameter")).isPresent();
+    assertThat(cast.combination().with(build.combination().exhaust()))
+        .isEqualTo(build.combination());
+    var choices =
+        Map.of(
+            "exhaust.kind", new Exhaust.Kind[] {Exhaust.Kind.CAST_MANIFOLD},
+            "intake.fuelling", Intake.Fuelling.values(),
+            "valveTrain.follower", ValveTrain.Follower.values());
+    choices.forEach(
+        (path, all) -> {
+          for (var one : all) {
+            var there = Ordinary.choose(build, path, one);
+            assertThat(Ordinary.choose(there, path, build.combination().at(path)).combination())
+                .as("%s %s", path, one)
+                .isEqualTo(build.combination());
+            assertThat(new Sizes(there).lift(true))
+                .isCloseTo(new Sizes(build).lift(true), within(1e-9));
+          }
+        });
+    var said =
+        build.with(
+            build
+                .combination()
+                .with("exhaust.primaryDiameter", x.primaryDiameter().with(0.05, Provenance.CARD)));
+    var kept = Ordinary.choose(said, "exhaust.kind", Exhaust.Kind.CAST_MANIFOLD).combination();
+    assertThat(kept.exhaust().primaryDiameter().si()).isEqualTo(0.05);
+    assertThat(kept.exhaust().collectorLength().si()).isEqualTo(0.4);
+  }
+
   @Test
   void whatIsSaidStands() {
     var asked = Pattern.WEDGE_EIGHT.asked("Mine", UnitSystem.US);
@@ -114,6 +158,7 @@ class OrdinaryTest {
                     ValveTrain.Follower.ROLLER_PUSHROD,
                     Intake.Manifold.PLENUM,
                     Intake.Fuelling.CARBURETTOR,
+                    Exhaust.Kind.HEADERS,
                     Application.DRAG,
                     13.5,
                     8250,

@@ -5,6 +5,7 @@ import grandbore.core.beginning.Pattern;
 import grandbore.core.beginning.Said;
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.units.Entry;
@@ -39,6 +40,7 @@ final class NewBuildForm extends GridPane {
   private final ComboBox<ValveTrain.Follower> follower;
   private final ComboBox<Intake.Manifold> manifold;
   private final ComboBox<Intake.Fuelling> fuelling;
+  private final ComboBox<Exhaust.Kind> exhaust;
   private final ComboBox<Application> use;
   private final ComboBox<UnitSystem> units;
   private final Map<Said, TextField> sizes = new EnumMap<>(Said.class);
@@ -64,6 +66,7 @@ final class NewBuildForm extends GridPane {
     follower = box("new-follower", List.of(ValveTrain.Follower.values()), Words::of);
     manifold = box("new-manifold", List.of(Intake.Manifold.values()), Words::of);
     fuelling = box("new-fuelling", List.of(Intake.Fuelling.values()), Words::of);
+    exhaust = box("new-exhaust", List.of(Exhaust.Kind.values()), Words::of);
     use = box("new-use", List.of(Application.values()), Application::word);
     units = box("new-units", List.of(UnitSystem.values()), NewBuildForm::word);
     units.setValue(first);
@@ -86,6 +89,7 @@ final class NewBuildForm extends GridPane {
     put("Use", use);
     put("Intake", manifold);
     put("Fuel by", fuelling);
+    put("Exhaust", exhaust);
     for (var size : Said.values()) {
       var field = number("new-" + size.name().toLowerCase(java.util.Locale.ROOT));
       var symbol = unit();
@@ -112,7 +116,7 @@ final class NewBuildForm extends GridPane {
     flowLift.setPrefColumnCount(5);
     pattern.valueProperty().subscribe(p -> fill());
     units.valueProperty().subscribe((old, now) -> convert(old, now));
-    for (var box : List.of(arrangement, valves, follower, manifold, fuelling, use)) {
+    for (var box : List.of(arrangement, valves, follower, manifold, fuelling, exhaust, use)) {
       box.valueProperty().subscribe(v -> tell());
     }
     name.textProperty().subscribe(t -> tell());
@@ -188,6 +192,7 @@ final class NewBuildForm extends GridPane {
     follower.setValue(p.follower());
     manifold.setValue(p.manifold());
     fuelling.setValue(p.fuelling());
+    exhaust.setValue(Exhaust.Kind.HEADERS);
     use.setValue(p.use());
     var system = units.getValue();
     sizes.forEach(
@@ -255,6 +260,7 @@ final class NewBuildForm extends GridPane {
         follower.getValue(),
         manifold.getValue(),
         fuelling.getValue(),
+        exhaust.getValue(),
         use.getValue(),
         read("Compression ratio", ratio, Quantity.RATIO, system).orElse(0.0),
         read("Highest speed", highest, Quantity.RATIO, system).orElse(0.0),

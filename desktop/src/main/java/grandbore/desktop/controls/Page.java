@@ -1,5 +1,6 @@
 package grandbore.desktop.controls;
 
+import grandbore.core.beginning.Ordinary;
 import grandbore.desktop.session.Session;
 import javafx.geometry.Pos;
 import javafx.geometry.VPos;
@@ -105,6 +106,6 @@ public final class Page {
         type.getEnumConstants(),
         Words::of,
         b -> type.cast(b.combination().at(path)),
-        (b, v) -> b.with(b.combination().with(path, v)));
+        (b, v) -> Ordinary.choose(b, path, v));
   }
 }
