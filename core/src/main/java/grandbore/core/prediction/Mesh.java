@@ -8,7 +8,10 @@ package grandbore.core.prediction;
  * @param step rad, taken in parts where waves are too fast for it
  */
 public record Mesh(double intake, double exhaust, double step) {
-  static final int FEWEST = 3;
+  private static final int FEWEST = 3;
+
+  /** The parts of a log between two tees are short; together they are a long pipe. */
+  private static final int FEWEST_OF_LOG = 2;
 
   /** The same cells at another step, rad. */
   Mesh withStep(double rad) {
@@ -17,5 +20,10 @@ public record Mesh(double intake, double exhaust, double step) {
 
   static int cells(double length, double wanted) {
     return Math.max(FEWEST, (int) Math.round(length / wanted));
+  }
+
+  /** Cells of a part of a log. */
+  int ofLog(double length) {
+    return Math.max(FEWEST_OF_LOG, (int) Math.round(length / exhaust));
   }
 }

@@ -119,7 +119,11 @@ final class Piping {
   }
 
   private Pipe filled(PipeShape shape, double cell, double temperature, double burned) {
-    var pipe = new Pipe(gas, shape, Mesh.cells(shape.length(), cell));
+    return filled(shape, Mesh.cells(shape.length(), cell), temperature, burned);
+  }
+
+  private Pipe filled(PipeShape shape, int cells, double temperature, double burned) {
+    var pipe = new Pipe(gas, shape, cells);
     pipe.fill(c.weather().pressure().si(), temperature, burned);
     return pipe;
   }
@@ -259,8 +263,13 @@ final class Piping {
     return new Wall(EXHAUST_WALL, c.weather().temperature().si(), more * TO_AIR, more * EMISSIVITY);
   }
 
-  /** A round pipe, its end open to the air or joined to the next. */
-  private Pipe round(double length, double diameter, boolean cast, double bends, boolean open) {
+  /**
+   * A round pipe, its end joined to the next.
+   *
+   * @param log whether it is a part of a cast log
+   * @param open whether it ends in the air
+   */
+  private Pipe round(double length, double diameter, boolean log, double bends, boolean open) {
     double area = circle(diameter);
     var shape =
         new PipeShape(
@@ -269,11 +278,13 @@ final class Piping {
                     length + (open ? END_CORRECTION * diameter / 2 : 0),
                     area,
                     area,
-                    inAir(cast),
+                    inAir(log),
                     unless(RemovedLoss.EXHAUST_PIPES, EXHAUST_FRICTION),
                     EXHAUST_HEAT,
                     unless(RemovedLoss.EXHAUST_PIPES, bends))));
-    return filled(shape, mesh.exhaust(), FIRST_EXHAUST, 1);
+    double whole = shape.length();
+    int cells = log ? mesh.ofLog(whole) : Mesh.cells(whole, mesh.exhaust());
+    return filled(shape, cells, FIRST_EXHAUST, 1);
   }
 
   /** Length of the cone in which headers merge into a pipe of a diameter, m. */

@@ -79,7 +79,7 @@ final class NewBuildForm extends GridPane {
                 Platform.runLater(name::requestFocus);
               }
             });
-    setVgap(3);
+    setVgap(2);
     put("Name", name);
     put("Start from", pattern);
     put("Units", units);
