@@ -3,6 +3,7 @@ package grandbore.core.beginning;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
+import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
@@ -92,6 +93,22 @@ public final class Ordinary {
       }
     }
     return followed;
+  }
+
+  /** Whether an engine has the part that an input with a rule is of. */
+  public static boolean isFitted(Combination c, String path) {
+    return switch (path) {
+      case "exhaust.secondaryLength", "exhaust.secondaryDiameter" ->
+          c.exhaust().kind() == Exhaust.Kind.STEPPED;
+      case "exhaust.silencerVolume", "exhaust.systemFlow" ->
+          c.exhaust().outlet() == Exhaust.Outlet.SYSTEM;
+      case "intake.ductSection" -> c.intake().airBox().isKnown();
+      case "boost.ratedSpeed" -> c.boost().kind() == Boost.Kind.CENTRIFUGAL;
+      case "boost.sweptPerTurn" -> c.boost().kind() == Boost.Kind.POSITIVE_DISPLACEMENT;
+      case "boost.turbineArea" -> c.boost().kind() == Boost.Kind.TURBOCHARGER;
+      case "nitrous.flow", "nitrous.from" -> c.nitrous().isFitted();
+      default -> true;
+    };
   }
 
   /**

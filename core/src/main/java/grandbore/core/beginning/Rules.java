@@ -1,5 +1,6 @@
 package grandbore.core.beginning;
 
+import grandbore.core.combination.Exhaust;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -129,43 +130,89 @@ final class Rules {
           rule(
               "intake.throttleFlow",
               "displacement × half the highest speed, 1.15 times under a carburettor, 1.6 with one"
-                  + " throttle; a throttle for each runner 2.8 times its own cylinder's",
+                  + " throttle; a throttle that serves one cylinder 2.8 times its own",
               s ->
                   s.highest()
                       / 120
                       * s.cylinder()
-                      * (s.hasOwnThrottles()
+                      * (s.hasOwnThrottles() || s.cylinders() == 1
                           ? 2.8
                           : s.cylinders() * (s.hasCarburettor() ? 1.15 : 1.6))),
           rule("intake.ratingDepression", "1.5 inches of mercury", s -> 1.5 * 3386.389),
           rule(
+              "exhaust.secondaryLength",
+              "0.4 of what a header into one is long",
+              s -> 0.4 * primary(s) * INCH),
+          rule(
               "exhaust.primaryLength",
               "850 × (180° + exhaust opening at 0.050) over the speed of peak power − 3, inches"
-                  + " (A. G. Bell, from memory); 0.9 bores of branch in a cast manifold",
-              s -> s.hasCastManifold() ? 0.9 * s.bore() : primary(s) * INCH),
+                  + " (A. G. Bell, from memory); 0.6 of it where secondaries follow; 0.9 bores of"
+                  + " branch in a cast manifold",
+              s ->
+                  switch (s.exhaust()) {
+                    case CAST_MANIFOLD -> 0.9 * s.bore();
+                    case HEADERS -> primary(s) * INCH;
+                    case STEPPED -> 0.6 * primary(s) * INCH;
+                  }),
           rule(
               "exhaust.primaryDiameter",
-              "2.1 × √(cylinder in cc over 25 × (primary length + 3)), inches (A. G. Bell, from"
-                  + " memory); in a cast manifold as wide as the exhaust port",
+              "2.1 × √(cylinder in cc over 25 × (length of a header into one + 3)), inches (A. G."
+                  + " Bell, from memory); in a cast manifold as wide as the exhaust port",
               s ->
-                  s.hasCastManifold()
+                  s.exhaust() == Exhaust.Kind.CAST_MANIFOLD
                       ? Math.sqrt(4 / Math.PI * s.exhaustPort())
                       : 2.1 * Math.sqrt(s.cylinder() / CC / (25 * (primary(s) + 3))) * INCH),
           rule(
+              "exhaust.secondaryDiameter",
+              "1.2 primaries",
+              s -> 1.2 * s.at("exhaust.primaryDiameter")),
+          rule(
               "exhaust.collectorLength",
-              "half the primary's length; 0.4 m of pipe behind a cast manifold",
-              s -> s.hasCastManifold() ? 0.4 : 0.5 * s.at("exhaust.primaryLength")),
+              "half of what a header into one is long; 0.4 m of pipe behind a cast manifold",
+              s -> s.exhaust() == Exhaust.Kind.CAST_MANIFOLD ? 0.4 : 0.5 * primary(s) * INCH),
           rule(
               "exhaust.collectorDiameter",
               "0.9 × √(primaries that meet) of the primary's, 0.75 in a cast manifold, at least"
-                  + " 1.15",
+                  + " 1.15; 1.5 where secondaries follow",
               s ->
-                  Math.max(1.15, (s.hasCastManifold() ? 0.75 : 0.9) * Math.sqrt(s.perBank()))
-                      * s.at("exhaust.primaryDiameter")),
+                  s.at("exhaust.primaryDiameter")
+                      * switch (s.exhaust()) {
+                        case CAST_MANIFOLD -> Math.max(1.15, 0.75 * Math.sqrt(s.perBank()));
+                        case HEADERS -> Math.max(1.15, 0.9 * Math.sqrt(s.perBank()));
+                        case STEPPED -> 1.5;
+                      }),
+          rule(
+              "exhaust.silencerVolume",
+              "twice what its bank displaces",
+              s -> 2 * s.perBank() * s.cylinder()),
           rule(
               "exhaust.systemFlow",
               "1.2 times what the engine displaces at its highest speed",
               s -> 1.2 * s.cylinders() * s.cylinder() * s.highest() / 120),
+          rule(
+              "intake.ductSection",
+              "1.75 cm² for a litre and 1,000 rpm of the highest speed",
+              s -> 1.75e-4 * litres(s) * s.highest() / 1000),
+          rule("boost.ratedSpeed", "the highest speed", s -> s.highest() * Math.PI / 30),
+          rule(
+              "boost.sweptPerTurn",
+              "1.4 times what the engine draws in a turn",
+              s -> 1.4 / 2 * s.cylinders() * s.cylinder()),
+          rule(
+              "boost.turbineArea",
+              "0.26 cm² for a litre and 1,000 rpm of the highest speed",
+              s -> 0.26e-4 * litres(s) * s.highest() / 1000),
+          rule(
+              "nitrous.flow",
+              "10 g/s a litre, some half of the power more",
+              s -> 10e-3 * litres(s)),
+          rule("nitrous.from", "half the highest speed", s -> s.highest() * Math.PI / 60),
+          rule("losses.topGap", "0.0025 bores, warm", s -> 0.0025 * s.bore()),
+          rule(
+              "valveHardware.stem",
+              "0.17 intake valves, at least 5.5 mm",
+              s -> Math.max(5.5e-3, 0.17 * s.at("heads.intakeValve"))),
+          rule("partSizes.boreSpacing", "1.1 bores", s -> 1.1 * s.bore()),
           rule("mixture.lambda", "0.88, best power on gasoline", s -> 0.88),
           rule(
               "weather.pressure",
@@ -180,6 +227,10 @@ final class Rules {
 
   private static Rule rule(String path, String words, ToDoubleFunction<Sizes> value) {
     return new Rule(path, words, value);
+  }
+
+  private static double litres(Sizes s) {
+    return s.cylinders() * s.cylinder() / 1e-3;
   }
 
   private static double lobe(Sizes s, boolean intake) {

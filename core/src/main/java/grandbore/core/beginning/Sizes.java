@@ -134,8 +134,8 @@ final class Sizes {
     return fuelling == Intake.Fuelling.CARBURETTOR;
   }
 
-  boolean hasCastManifold() {
-    return exhaust == Exhaust.Kind.CAST_MANIFOLD;
+  Exhaust.Kind exhaust() {
+    return exhaust;
   }
 
   Application use() {

@@ -7,9 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import grandbore.core.build.Build;
 import grandbore.core.clearances.Application;
 import grandbore.core.combination.Arrangement;
+import grandbore.core.combination.Boost;
 import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Intake;
 import grandbore.core.combination.InvalidInput;
+import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
@@ -71,6 +73,28 @@ class OrdinaryTest {
       var peak = curve.peakPower().orElseThrow();
       assertThat(peak.rpm()).isGreaterThan(0.6 * build.speeds().to());
     }
+  }
+
+  /** What is bolted on is of the engine's size: a bottle gives a third to two thirds more. */
+  @ParameterizedTest
+  @EnumSource(Pattern.class)
+  void whatIsBoltedOnIsOfItsSize(Pattern pattern) {
+    var build = Ordinary.build(pattern.asked("New", UnitSystem.METRIC));
+    var bottled = Ordinary.choose(build, "nitrous.kind", Nitrous.Kind.FITTED);
+    var speed = List.of(0.8 * build.speeds().to());
+    try (var predictor = new Predictor(1)) {
+      double without = torque(predictor, build, speed);
+      assertThat(torque(predictor, bottled, speed) / without).isBetween(1.3, 1.67);
+      if (pattern.manifold() != Intake.Manifold.INDIVIDUAL) {
+        var blown = Ordinary.choose(build, "boost.kind", Boost.Kind.POSITIVE_DISPLACEMENT);
+        assertThat(torque(predictor, blown, speed) / without).isBetween(1.05, 1.35);
+      }
+    }
+  }
+
+  private static double torque(Predictor predictor, Build build, List<Double> speed) {
+    var engine = BuiltEngine.asSpecified(build.combination());
+    return predictor.predict(engine, speed, Fidelity.LIVE).points().getFirst().torque();
   }
 
   /** Every number that nobody said is assumed and has its rule; one that is changed has none. */
