@@ -40,7 +40,9 @@ public record LadderStudy(
 
   @Override
   public String title() {
-    return "Ladder of %d changes".formatted(changes.size());
+    return changes.size() == 1
+        ? "Ladder of one change"
+        : "Ladder of %d changes".formatted(changes.size());
   }
 
   @Override

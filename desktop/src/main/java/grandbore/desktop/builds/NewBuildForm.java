@@ -59,7 +59,7 @@ final class NewBuildForm extends GridPane {
    */
   NewBuildForm(UnitSystem first, Runnable changed) {
     this.changed = changed;
-    getStyleClass().add("input-grid");
+    getStyleClass().addAll("input-grid", "dense-grid");
     pattern = box("new-pattern", List.of(Pattern.values()), Pattern::label);
     arrangement = box("new-arrangement", List.of(Arrangement.values()), Arrangement::label);
     valves = box("new-valves", List.of(2, 4), v -> v + " a cylinder");
@@ -79,7 +79,6 @@ final class NewBuildForm extends GridPane {
                 Platform.runLater(name::requestFocus);
               }
             });
-    setVgap(2);
     put("Name", name);
     put("Start from", pattern);
     put("Units", units);
