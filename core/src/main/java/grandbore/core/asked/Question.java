@@ -56,7 +56,7 @@ public sealed interface Question {
 
     @Override
     public String title() {
-      return "Ladder of %d changes".formatted(changes.size());
+      return LadderStudy.title(changes.size());
     }
 
     @Override

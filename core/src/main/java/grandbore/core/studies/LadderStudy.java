@@ -40,9 +40,12 @@ public record LadderStudy(
 
   @Override
   public String title() {
-    return changes.size() == 1
-        ? "Ladder of one change"
-        : "Ladder of %d changes".formatted(changes.size());
+    return title(changes.size());
+  }
+
+  /** Of a ladder of so many changes. */
+  public static String title(int changes) {
+    return changes == 1 ? "Ladder of one change" : "Ladder of %d changes".formatted(changes);
   }
 
   @Override
