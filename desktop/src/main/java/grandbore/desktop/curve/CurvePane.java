@@ -244,8 +244,11 @@ public final class CurvePane extends VBox {
     int all = c.bottomEnd().cylinders();
     var fidelity = state.fidelity();
     int solved = fidelity.solved(c);
-    if (fidelity == Fidelity.FULL || solved == all) {
+    if (fidelity == Fidelity.FULL) {
       return "every cylinder";
+    }
+    if (solved == all) {
+      return "every cylinder, on coarser cells";
     }
     return solved == 1
         ? "live: one cylinder solved, the others as its copies"
