@@ -8,6 +8,7 @@ import grandbore.core.combination.Boost;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Specs;
 import grandbore.core.demo.DemoBuilds;
+import grandbore.core.runs.Urgency;
 import grandbore.desktop.composition.Side;
 import grandbore.desktop.find.Matches;
 import grandbore.desktop.find.Target;
@@ -80,6 +81,8 @@ class FindTest extends BenchTest {
   /** Every input of an engine that has all parts is gone to. */
   @Test
   void everyInputOfAFullEngineIsReached() {
+    // What is found hangs on no run.
+    bench.curves().runs().hold(Urgency.LIVE);
     fitEverything(Boost.Kind.TURBOCHARGER);
     robot.interact(() -> bench.session().edit("Spacer", b -> b.with(spacer(b.combination()))));
     var missed = new ArrayList<String>();

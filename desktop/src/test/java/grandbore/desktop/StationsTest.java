@@ -12,6 +12,7 @@ import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
 import grandbore.core.demo.DemoBuilds;
 import grandbore.core.gas.FuelKind;
+import grandbore.core.runs.Urgency;
 import grandbore.core.units.Entry;
 import grandbore.core.units.UnitSystem;
 import grandbore.desktop.controls.InputField;
@@ -74,6 +75,8 @@ class StationsTest extends BenchTest {
   /** In both units a field shows the build's value, to the digits it shows, and takes it back. */
   @Test
   void whatAFieldShowsIsWhatTheBuildHolds() {
+    // What a field shows hangs on no run.
+    bench.curves().runs().hold(Urgency.LIVE);
     fitEverything(Boost.Kind.TURBOCHARGER);
     var seen = new HashSet<String>();
     for (var units : UnitSystem.values()) {
