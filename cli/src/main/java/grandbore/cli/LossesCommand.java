@@ -15,7 +15,7 @@ import picocli.CommandLine.Option;
 
 @Command(
     name = "losses",
-    description = "What torque each loss costs, from runs of the live model without it.")
+    description = "What torque each loss costs, from runs of the window's curve without it.")
 final class LossesCommand implements Callable<Integer> {
   @Mixin private BuildOption build = new BuildOption();
 

@@ -198,7 +198,8 @@ final class HeadlessDemo {
   }
 
   private void print(Curve curve) {
-    System.out.println(workbench.session().build().name() + ", predicted (live model):");
+    System.out.println(
+        workbench.session().build().name() + ", predicted (the curve in the window):");
     System.out.println("   rpm   lb·ft      hp   VE %   bsfc g/kWh");
     for (var p : curve.points()) {
       System.out.printf(

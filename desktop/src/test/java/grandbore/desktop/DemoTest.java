@@ -64,7 +64,8 @@ class DemoTest extends BenchTest {
     var pictures = folder.resolve("pictures");
     var lines = run(false, pictures).lines().toList();
     var curve = bench.curves().stateProperty().get().curve();
-    assertThat(lines.getFirst()).isEqualTo("Club hill-climb V8, predicted (live model):");
+    assertThat(lines.getFirst())
+        .isEqualTo("Club hill-climb V8, predicted (the curve in the window):");
     assertThat(lines.get(1)).contains("rpm", "lb·ft", "hp", "VE %", "bsfc g/kWh");
     assertThat(lines).hasSize(2 + curve.points().size() + 1);
     for (int i = 0; i < curve.points().size(); i++) {

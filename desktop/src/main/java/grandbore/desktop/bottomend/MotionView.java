@@ -237,8 +237,8 @@ final class MotionView extends VBox {
     say(
         String.format(
             Locale.US,
-            "The other rod changes torque by %+.2f %% at most, at %,.0f rpm (live model, spark"
-                + " sought for both). Differences under 0.1 %% are the solver's own.",
+            "The other rod changes torque by %+.2f %% at most, at %,.0f rpm (the curve's model,"
+                + " spark sought for both). Differences under 0.1 %% are the solver's own.",
             100 * most,
             at));
   }

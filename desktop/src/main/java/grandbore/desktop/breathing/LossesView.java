@@ -59,7 +59,7 @@ final class LossesView extends VBox {
         new LossStudy(session.engine(), session.build().speeds().points(POINTS)),
         a -> {
           account = a;
-          status.setText("Ranked at the speed cursor; live model.");
+          status.setText("Ranked at the speed cursor; the curve's model.");
           show();
         });
   }

@@ -58,9 +58,9 @@ final class SeparationView extends VBox {
             test,
             Page.hint(
                 "Both lobes spread evenly about the advance that stands; band as the brief says,"
-                    + " live model, spark sought. The rocker test reads the same on a dyno: pull"
-                    + " once, put on rockers of 0.1 more ratio, pull again. By practice a large"
-                    + " gain says too wide, little or none right or too tight."));
+                    + " the curve's model, spark sought. The rocker test reads the same on a dyno:"
+                    + " pull once, put on rockers of 0.1 more ratio, pull again. By practice a"
+                    + " large gain says too wide, little or none right or too tight."));
     session.buildProperty().subscribe(b -> judge());
     asking =
         new Asking(this, this::sweep).when(session.buildProperty(), session.readingsProperty());

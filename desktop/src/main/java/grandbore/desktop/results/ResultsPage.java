@@ -116,8 +116,8 @@ public final class ResultsPage extends VBox {
             account = a;
             losses.show(a, rpm.get(), how);
             say(
-                "Each loss taken away alone, live model. One hides another: the shares do not add"
-                    + " up to all together.");
+                "Each loss taken away alone, by the curve's model. One hides another: the shares do"
+                    + " not add up to all together.");
           });
     } else if (view == slow) {
       say("");
