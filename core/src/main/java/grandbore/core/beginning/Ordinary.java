@@ -3,7 +3,6 @@ package grandbore.core.beginning;
 import grandbore.core.build.Build;
 import grandbore.core.build.SpeedRange;
 import grandbore.core.clearances.Application;
-import grandbore.core.combination.Boost;
 import grandbore.core.combination.BottomEnd;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Exhaust;
@@ -88,27 +87,11 @@ public final class Ordinary {
     for (var rule : Rules.ALL) {
       double is = sizes.at(rule.path());
       boolean assumed = Specs.field(rule.path()).get(c).provenance() == Provenance.ASSUMED;
-      if (assumed && Math.abs(rule.value().applyAsDouble(sizes) - is) <= ALIKE * Math.abs(is)) {
+      if (assumed && isAlike(rule.value().applyAsDouble(sizes), is)) {
         followed.put(rule.path(), rule.words());
       }
     }
     return followed;
-  }
-
-  /** Whether an engine has the part that an input with a rule is of. */
-  public static boolean isFitted(Combination c, String path) {
-    return switch (path) {
-      case "exhaust.secondaryLength", "exhaust.secondaryDiameter" ->
-          c.exhaust().kind() == Exhaust.Kind.STEPPED;
-      case "exhaust.silencerVolume", "exhaust.systemFlow" ->
-          c.exhaust().outlet() == Exhaust.Outlet.SYSTEM;
-      case "intake.ductSection" -> c.intake().airBox().isKnown();
-      case "boost.ratedSpeed" -> c.boost().kind() == Boost.Kind.CENTRIFUGAL;
-      case "boost.sweptPerTurn" -> c.boost().kind() == Boost.Kind.POSITIVE_DISPLACEMENT;
-      case "boost.turbineArea" -> c.boost().kind() == Boost.Kind.TURBOCHARGER;
-      case "nitrous.flow", "nitrous.from" -> c.nitrous().isFitted();
-      default -> true;
-    };
   }
 
   /**
@@ -129,13 +112,16 @@ public final class Ordinary {
       var is = Specs.field(rule.path()).get(c);
       boolean lobe = sizes.isKnown(rule.path()) && is.provenance().compareTo(Provenance.CARD) <= 0;
       double next = rule.value().applyAsDouble(sizes);
-      if ((lobe || followed.contains(rule.path()))
-          && Math.abs(next - is.si()) > ALIKE * Math.abs(is.si())) {
+      if ((lobe || followed.contains(rule.path())) && !isAlike(next, is.si())) {
         sizes.put(rule.path(), next);
         moved.put(rule.path(), is.with(next, is.provenance()));
       }
     }
     return moved.isEmpty() ? chosen : chosen.with(c.with(moved));
+  }
+
+  private static boolean isAlike(double value, double is) {
+    return Math.abs(value - is) <= ALIKE * Math.abs(is);
   }
 
   /** The volume that makes the ratio with all else as it is. */

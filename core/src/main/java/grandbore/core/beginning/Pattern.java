@@ -171,6 +171,11 @@ public enum Pattern {
     return fuelling;
   }
 
+  /** All begin with headers. */
+  public Exhaust.Kind exhaust() {
+    return Exhaust.Kind.HEADERS;
+  }
+
   public Application use() {
     return use;
   }
@@ -200,7 +205,7 @@ public enum Pattern {
         follower,
         manifold,
         fuelling,
-        Exhaust.Kind.HEADERS,
+        exhaust(),
         use,
         ratio,
         0,

@@ -142,7 +142,7 @@ final class Rules {
           rule(
               "exhaust.secondaryLength",
               "0.4 of what a header into one is long",
-              s -> 0.4 * primary(s) * INCH),
+              s -> 0.4 * header(s)),
           rule(
               "exhaust.primaryLength",
               "850 × (180° + exhaust opening at 0.050) over the speed of peak power − 3, inches"
@@ -151,8 +151,8 @@ final class Rules {
               s ->
                   switch (s.exhaust()) {
                     case CAST_MANIFOLD -> 0.9 * s.bore();
-                    case HEADERS -> primary(s) * INCH;
-                    case STEPPED -> 0.6 * primary(s) * INCH;
+                    case HEADERS -> header(s);
+                    case STEPPED -> 0.6 * header(s);
                   }),
           rule(
               "exhaust.primaryDiameter",
@@ -161,7 +161,7 @@ final class Rules {
               s ->
                   s.exhaust() == Exhaust.Kind.CAST_MANIFOLD
                       ? Math.sqrt(4 / Math.PI * s.exhaustPort())
-                      : 2.1 * Math.sqrt(s.cylinder() / CC / (25 * (primary(s) + 3))) * INCH),
+                      : 2.1 * Math.sqrt(s.cylinder() / CC / (25 * (header(s) / INCH + 3))) * INCH),
           rule(
               "exhaust.secondaryDiameter",
               "1.2 primaries",
@@ -169,7 +169,7 @@ final class Rules {
           rule(
               "exhaust.collectorLength",
               "half of what a header into one is long; 0.4 m of pipe behind a cast manifold",
-              s -> s.exhaust() == Exhaust.Kind.CAST_MANIFOLD ? 0.4 : 0.5 * primary(s) * INCH),
+              s -> s.exhaust() == Exhaust.Kind.CAST_MANIFOLD ? 0.4 : 0.5 * header(s)),
           rule(
               "exhaust.collectorDiameter",
               "0.9 × √(primaries that meet) of the primary's, 0.75 in a cast manifold, at least"
@@ -252,12 +252,13 @@ final class Rules {
     return 1.3 * s.at("valveTrain.intakeMass") * acceleration;
   }
 
-  private static double primary(Sizes s) {
+  /** Length of a header into one, m. */
+  private static double header(Sizes s) {
     double opens =
         2 * s.at("cam.separation")
             - s.at("cam.intakeCentreline")
             + s.at("cam.exhaustDuration") / 2
             - Math.PI;
-    return 850 * (180 + Math.toDegrees(opens)) / s.peak() - 3;
+    return (850 * (180 + Math.toDegrees(opens)) / s.peak() - 3) * INCH;
   }
 }

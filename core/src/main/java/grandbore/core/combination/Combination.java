@@ -275,6 +275,25 @@ public record Combination(
     };
   }
 
+  /** Whether the engine has the part that an input describes. */
+  public boolean isFitted(String path) {
+    return has(path.substring(0, path.indexOf('.')))
+        && switch (path) {
+          case "exhaust.secondaryLength", "exhaust.secondaryDiameter" ->
+              exhaust.kind() == Exhaust.Kind.STEPPED;
+          case "exhaust.silencerVolume", "exhaust.systemFlow" ->
+              exhaust.outlet() == Exhaust.Outlet.SYSTEM;
+          case "exhaust.balanceDiameter" -> exhaust.balance() == Exhaust.Balance.PIPE;
+          case "intake.ductLength", "intake.ductSection" -> intake.airBox().isKnown();
+          case "boost.ratedSpeed" -> boost.kind() == Boost.Kind.CENTRIFUGAL;
+          case "boost.sweptPerTurn", "boost.filling" ->
+              boost.kind() == Boost.Kind.POSITIVE_DISPLACEMENT;
+          case "boost.turbineArea", "boost.turbineEfficiency" ->
+              boost.kind() == Boost.Kind.TURBOCHARGER;
+          default -> true;
+        };
+  }
+
   /** This combination with one of its groups replaced, checked whole. */
   public Combination with(Record group) {
     for (var c : Combination.class.getRecordComponents()) {

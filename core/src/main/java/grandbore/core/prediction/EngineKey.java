@@ -4,7 +4,6 @@ import grandbore.core.combination.Brief;
 import grandbore.core.combination.CamCard;
 import grandbore.core.combination.Combination;
 import grandbore.core.combination.Degreed;
-import grandbore.core.combination.Exhaust;
 import grandbore.core.combination.Given;
 import grandbore.core.combination.PartSizes;
 import grandbore.core.combination.Provenance;
@@ -15,10 +14,10 @@ import grandbore.core.combination.ValveTrain;
 import grandbore.core.combination.Worksheet;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What the prediction reads of an engine, as bare numbers and kinds: no names, no provenance, no
@@ -45,23 +44,25 @@ public record EngineKey(List<Object> numbers) {
           ValveHardware.class,
           Set.of("stem", "installedHeight", "coilBind"));
 
+  /** Inputs of parts that an engine may be without, not read of one that is. */
+  private static final List<String> OF_PARTS =
+      List.of(
+          "intake.ductLength",
+          "intake.ductSection",
+          "exhaust.secondaryLength",
+          "exhaust.secondaryDiameter",
+          "exhaust.balanceDiameter");
+
   public EngineKey {
     numbers = List.copyOf(numbers);
   }
 
   /** Inputs that do nothing on an engine, because it does not have what they are of. */
   private static Set<String> idle(Combination c) {
-    var all = new HashSet<String>();
-    if (!c.intake().airBox().isKnown()) {
-      all.addAll(List.of("ductLength", "ductSection"));
-    }
-    if (c.exhaust().kind() != Exhaust.Kind.STEPPED) {
-      all.addAll(List.of("secondaryLength", "secondaryDiameter"));
-    }
-    if (c.exhaust().balance() != Exhaust.Balance.PIPE) {
-      all.add("balanceDiameter");
-    }
-    return all;
+    return OF_PARTS.stream()
+        .filter(path -> !c.isFitted(path))
+        .map(path -> path.substring(path.indexOf('.') + 1))
+        .collect(Collectors.toSet());
   }
 
   static EngineKey of(BuiltEngine engine) {

@@ -191,7 +191,7 @@ final class NewBuildForm extends GridPane {
     follower.setValue(p.follower());
     manifold.setValue(p.manifold());
     fuelling.setValue(p.fuelling());
-    exhaust.setValue(Exhaust.Kind.HEADERS);
+    exhaust.setValue(p.exhaust());
     use.setValue(p.use());
     var system = units.getValue();
     sizes.forEach(

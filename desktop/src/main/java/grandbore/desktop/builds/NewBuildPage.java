@@ -122,7 +122,7 @@ public final class NewBuildPage extends VBox {
     var rules = Ordinary.rules(build);
     for (var field : Specs.fields()) {
       var rule = rules.get(field.path());
-      if (rule != null && Ordinary.isFitted(build.combination(), field.path())) {
+      if (rule != null && build.combination().isFitted(field.path())) {
         var given = field.get(build.combination());
         var number = new Label(given.quantity().show(given.si(), build.units()));
         number.getStyleClass().add("number");
