@@ -11,7 +11,11 @@ import java.util.NavigableSet;
  * again for the others.
  */
 final class EngineNetwork {
-  private static final double MOST_PARTS = 200;
+  /** A step of the crank is taken in parts no longer than this, rad. */
+  private static final double LONGEST_PART = Math.toRadians(3);
+
+  /** Where parts would have to be shorter, the gas is beyond the model, rad. */
+  private static final double SHORTEST_PART = Math.toRadians(0.005);
 
   private static final double SAME_PHASE = 1e-6;
 
@@ -114,7 +118,8 @@ final class EngineNetwork {
 
   /**
    * Moves everything on by one step of the crank; returns its angle, rad. Every cycle has the same
-   * steps, so that cycles can be compared; where waves are too fast for one, it is taken in parts.
+   * steps, so that cycles can be compared; a long one, and one that waves are too fast for, is
+   * taken in parts.
    */
   double step(double speed, double meanPistonSpeed) {
     // At the same angles of every cycle, so that cycles can be compared.
@@ -124,11 +129,11 @@ final class EngineNetwork {
     }
     double left = step;
     while (left > 0) {
-      double dt = stableStep();
-      double parts1 = Math.ceil(left / (dt * speed) * (1 - 1e-9));
-      if (!(parts1 < MOST_PARTS)) {
+      double part = Math.min(LONGEST_PART, stableStep() * speed);
+      if (!(part > SHORTEST_PART)) {
         return Double.NaN;
       }
+      double parts1 = Math.ceil(left / part * (1 - 1e-9));
       double angle = parts1 <= 1 ? left : left / parts1;
       move(angle / speed, angle, meanPistonSpeed);
       left = parts1 <= 1 ? 0 : left - angle;

@@ -21,7 +21,9 @@ import grandbore.core.waves.Atmosphere;
 import grandbore.core.waves.Nozzle;
 import java.util.Set;
 
-/** A combination's parts as the solver wants them: made once, shared by all speeds. */
+/**
+ * A combination's parts as the solver wants them: made once, its pipes for the cells of a speed.
+ */
 final class EngineParts {
   /** What evaporates in the port over what would with time (no source). */
   private static final double INJECTED_SHARE = 1.0 / 3;
@@ -62,7 +64,7 @@ final class EngineParts {
   private static final double FREE_SYSTEM = 0.02;
 
   private final Combination c;
-  private final double step;
+  private final Mesh mesh;
   private final double moisture;
   private final double nitrousPerAir;
 
@@ -98,7 +100,7 @@ final class EngineParts {
     this.c = c;
     this.walls = walls;
     this.nitrousPerAir = nitrousPerAir;
-    step = mesh.step();
+    this.mesh = mesh;
     this.relief = relief;
     var w = c.weather();
     moisture = Air.waterPerDryAir(w.pressure().si(), w.temperature().si(), w.humidity().si());
@@ -122,6 +124,31 @@ final class EngineParts {
     crank = b.crank();
     rodMotion = new RodLoads.Motion(crank);
     piping = new Piping(c, mesh, gas, relief, chargeTemperature());
+  }
+
+  private EngineParts(EngineParts o, Mesh mesh) {
+    this.mesh = mesh;
+    c = o.c;
+    walls = o.walls;
+    nitrousPerAir = o.nitrousPerAir;
+    relief = o.relief;
+    moisture = o.moisture;
+    vapour = o.vapour;
+    evaporated = o.evaporated;
+    gas = o.gas;
+    intakeValve = o.intakeValve;
+    exhaustValve = o.exhaustValve;
+    exhaustOpens = o.exhaustOpens;
+    intakeFlow = o.intakeFlow;
+    exhaustFlow = o.exhaustFlow;
+    crank = o.crank;
+    rodMotion = o.rodMotion;
+    piping = new Piping(c, mesh, gas, relief, chargeTemperature());
+  }
+
+  /** The same parts, their pipes in other cells. */
+  EngineParts in(Mesh cells) {
+    return cells.equals(mesh) ? this : new EngineParts(this, cells);
   }
 
   /** The walls of its cylinders when it works. */
@@ -286,7 +313,7 @@ final class EngineParts {
 
   /** Step of the crank, rad. */
   double step() {
-    return step;
+    return mesh.step();
   }
 
   WorkingGas gas() {

@@ -98,7 +98,7 @@ final class OperatingPointSolver {
     parts =
         new EngineParts(
             engine.combination(),
-            mesh,
+            mesh.at(turned),
             nitrousPerAir,
             relief,
             EngineParts.working(engine.combination()));
@@ -178,7 +178,10 @@ final class OperatingPointSolver {
       turned = WALLS_BEGIN_AT;
     }
     var before = starts.at(rpm);
-    if (before.isEmpty() && !kept) {
+    var cells = parts.in(mesh.at(rpm));
+    boolean alike = cells == parts;
+    parts = cells;
+    if (before.isEmpty() && !kept && alike) {
       network.guessWalls(rpm / turned);
       return false;
     }

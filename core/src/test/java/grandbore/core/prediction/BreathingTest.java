@@ -151,6 +151,29 @@ class BreathingTest extends EngineTest {
     }
   }
 
+  /** Longer cells and steps, where the engine turns fast, do not show in the window's curve. */
+  @Test
+  void longCellsAndStepsDoNotShow() {
+    var speeds = List.of(3500.0, 5000.0, 7000.0);
+    var quick = Fidelity.LIVE.mesh();
+    var steady = new Mesh(quick.intake(), quick.exhaust(), Math.toRadians(1));
+    assertThat(quick.at(3000).intake()).isEqualTo(quick.intake());
+    assertThat(quick.at(6750).exhaust()).isCloseTo(1.5 * quick.exhaust(), within(1e-9));
+    assertThat(steady.at(6750)).isEqualTo(steady);
+    for (var c : List.of(FOUR, EIGHT)) {
+      var engine = BuiltEngine.asSpecified(c);
+      var drawn = curve(c, speeds, Fidelity.LIVE);
+      var fine =
+          PREDICTOR.predict(engine, speeds, Fidelity.LIVE, steady, p -> {}, () -> false).points();
+      for (int i = 0; i < speeds.size(); i++) {
+        assertThat(drawn.get(i).torque())
+            .isCloseTo(fine.get(i).torque(), Percentage.withPercentage(0.6));
+        assertThat(drawn.get(i).cellSteps() * 1.0 / drawn.get(i).cycles())
+            .isLessThan(0.6 * fine.get(i).cellSteps() / fine.get(i).cycles());
+      }
+    }
+  }
+
   /** The same engine, whoever its neighbour in the curve was. */
   @Test
   void aPointDoesNotDependOnWhereTheRunCameFrom() {
