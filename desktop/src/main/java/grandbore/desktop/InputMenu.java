@@ -9,7 +9,7 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.ContextMenuEvent;
 
-/** The menu of every input: to sweep it from where it stands, and what a text has. */
+/** The menu of every input: to sweep it from where it stands, the usual one, what a text has. */
 final class InputMenu {
   private final Guide guide;
   private ContextMenu shown;
@@ -39,6 +39,11 @@ final class InputMenu {
       shown.hide();
     }
     shown = new ContextMenu(item("Sweep this input", "input-sweep", () -> guide.toSweep(input)));
+    input
+        .usual()
+        .ifPresent(
+            u ->
+                shown.getItems().add(item("Take the usual " + u, "input-usual", input::takeUsual)));
     var text = input.lookup("#" + input.path().replace('.', '-') + "-text");
     if (text instanceof TextInputControl words) {
       shown

@@ -50,13 +50,13 @@ class BenchStateTest extends BenchTest {
   @Test
   void aNumberTypedWhereReadingsStandIsAskedAbout() {
     robot.clickOn("#station-compression");
-    assertThat(text("#compression-chamberVolume-specified")).isEqualTo("read; specified 57.0");
+    assertThat(text("#compression-chamberVolume-beside")).isEqualTo("read; specified 57.0");
     double was = specified("compression.chamberVolume");
     type("#compression-chamberVolume-text", "58.4");
     assertThat(specified("compression.chamberVolume")).isEqualTo(was);
     press("#compression-chamberVolume-as-specified");
     assertThat(specified("compression.chamberVolume")).isCloseTo(58.4e-6, within(1e-12));
-    assertThat(text("#compression-chamberVolume-specified")).isEqualTo("read; specified 58.4");
+    assertThat(text("#compression-chamberVolume-beside")).isEqualTo("read; specified 58.4");
     int readings = bench.session().readings().all().size();
     type("#compression-chamberVolume-text", "57.9 cc");
     robot.interact(

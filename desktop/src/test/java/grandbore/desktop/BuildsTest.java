@@ -111,6 +111,14 @@ class BuildsTest extends BenchTest {
     assertThat(primary()).isGreaterThan(0.4);
     keys(KeyCode.Z);
     assertThat(primary()).isEqualTo(branch);
+    // A header's length on a cast manifold is told as far from usual, which is a click away.
+    type("#exhaust-primaryLength-text", "813");
+    assertThat(text("#exhaust-primaryLength-beside")).isEqualTo("usual 78");
+    robot.rightClickOn("#exhaust-primaryLength-text");
+    Pulse.await();
+    robot.clickOn("#input-usual");
+    assertThat(primary()).isCloseTo(branch, within(1e-9));
+    assertThat(robot.lookup("#exhaust-primaryLength-beside").query().isVisible()).isFalse();
     settle();
   }
 

@@ -17,10 +17,12 @@ import grandbore.core.combination.Weights;
 import grandbore.core.gas.FuelKind;
 import grandbore.core.units.Quantity;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /** Makes a whole build of what was asked and of the rules. */
 public final class Ordinary {
@@ -34,6 +36,11 @@ public final class Ordinary {
 
   private static final double AIR = 1.19;
   private static final double ALIKE = 1e-6;
+
+  /** A value that is so many times its usual one, or goes so many times into it, is far from it. */
+  private static final double FAR = 2;
+
+  private static final Set<Quantity> OFTEN_FAR = EnumSet.of(Quantity.ANGLE, Quantity.CLEARANCE);
 
   private Ordinary() {}
 
@@ -92,6 +99,28 @@ public final class Ordinary {
       }
     }
     return followed;
+  }
+
+  /**
+   * What is usual in the place of an input that is far from it; none where it is near, none,
+   * unknown, or has no rule or no part in the engine. Angles and clearances are left out: a bend
+   * may be any, a clearance is its maker's.
+   */
+  public static Optional<Unlike> unlike(Build build, String path) {
+    var c = build.combination();
+    var is = Specs.field(path).get(c);
+    if (!is.isKnown() || is.si() == 0 || OFTEN_FAR.contains(is.quantity()) || !c.isFitted(path)) {
+      return Optional.empty();
+    }
+    return Rules.ALL.stream()
+        .filter(r -> r.path().equals(path))
+        .map(r -> new Unlike(r.value().applyAsDouble(new Sizes(build)), r.words()))
+        .filter(u -> u.usual() > 0 && isFar(is.si() / u.usual()))
+        .findFirst();
+  }
+
+  private static boolean isFar(double times) {
+    return times > FAR || times < 1 / FAR;
   }
 
   /**

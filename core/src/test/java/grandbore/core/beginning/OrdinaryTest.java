@@ -15,11 +15,13 @@ import grandbore.core.combination.Nitrous;
 import grandbore.core.combination.Provenance;
 import grandbore.core.combination.Specs;
 import grandbore.core.combination.ValveTrain;
+import grandbore.core.demo.DemoBuilds;
 import grandbore.core.prediction.BuiltEngine;
 import grandbore.core.prediction.Fidelity;
 import grandbore.core.prediction.Predictor;
 import grandbore.core.units.Measure;
 import grandbore.core.units.UnitSystem;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -257,5 +259,34 @@ class OrdinaryTest {
     assertThatThrownBy(() -> with(asked, said, 10, Application.STREET))
         .isInstanceOf(InvalidInput.class)
         .hasMessageContaining("Stroke");
+  }
+
+  /**
+   * What was said for headers is told as far off on a cast manifold; ordinary engines have none.
+   */
+  @Test
+  void whatIsFarFromUsualIsTold() {
+    var headers = Ordinary.build(Pattern.WEDGE_EIGHT.asked("Ours", UnitSystem.US));
+    var c = headers.combination();
+    var length = c.exhaust().primaryLength();
+    var said =
+        headers.with(
+            c.with("exhaust.primaryLength", length.with(1.02 * length.si(), Provenance.CARD)));
+    assertThat(Ordinary.unlike(said, "exhaust.primaryLength")).isEmpty();
+    var cast = Ordinary.choose(said, "exhaust.kind", Exhaust.Kind.CAST_MANIFOLD);
+    assertThat(cast.combination().exhaust().primaryLength().si()).isEqualTo(1.02 * length.si());
+    var unlike = Ordinary.unlike(cast, "exhaust.primaryLength").orElseThrow();
+    assertThat(unlike.usual()).isCloseTo(0.9 * c.bottomEnd().bore().si(), within(1e-9));
+    assertThat(unlike.words()).contains("0.9 bores of branch in a cast manifold");
+    var ordinary =
+        new ArrayList<Build>(List.of(DemoBuilds.hillClimbEight(), DemoBuilds.paddockFour()));
+    for (var pattern : Pattern.values()) {
+      ordinary.add(Ordinary.build(pattern.asked("New", UnitSystem.METRIC)));
+    }
+    for (var build : ordinary) {
+      for (var field : Specs.fields()) {
+        assertThat(Ordinary.unlike(build, field.path())).as(field.path()).isEmpty();
+      }
+    }
   }
 }

@@ -8,6 +8,9 @@ import grandbore.core.combination.Specs;
 import grandbore.core.units.Entry;
 import grandbore.core.units.Quantity;
 import grandbore.desktop.session.Session;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -18,13 +21,17 @@ import javafx.scene.layout.VBox;
 /** One input in place: its provenance mark, its number, its unit. */
 public final class InputField extends VBox {
   private static final PseudoClass MEASURED = PseudoClass.getPseudoClass("measured");
+  private static final PseudoClass FAR = PseudoClass.getPseudoClass("far");
 
   private final Session session;
   private final Specs.Field field;
   private final ProvenanceMark mark = new ProvenanceMark();
   private final Label unit = new Label();
   private final CommitField text;
-  private final Label specified = new Label();
+
+  /** Under the number: what is specified where it was read, what is usual where it is far off. */
+  private final Label beside = new Label();
+
   private final ReadingOrSpecification ask;
 
   public InputField(Session session, String path) {
@@ -40,15 +47,15 @@ public final class InputField extends VBox {
     getStyleClass().add("input");
     mark.setId(id + "-mark");
     mark.setOnMouseClicked(e -> nextProvenance());
-    mark.explain(() -> Ordinary.rule(session.build(), path).orElse(""));
+    mark.explain(this::rule);
     unit.getStyleClass().add("unit");
     var row = new HBox(4, mark, text, unit);
     row.setAlignment(Pos.CENTER_LEFT);
     ask = new ReadingOrSpecification(session, field, id);
-    specified.setId(id + "-specified");
-    specified.getStyleClass().add("unit");
-    Page.show(specified, false);
-    getChildren().addAll(row, specified, ask, refusal);
+    beside.setId(id + "-beside");
+    beside.getStyleClass().addAll("unit", "beside");
+    Page.show(beside, false);
+    getChildren().addAll(row, beside, ask, refusal);
     session.benchProperty().subscribe(b -> refresh());
   }
 
@@ -81,11 +88,51 @@ public final class InputField extends VBox {
     if (read) {
       var said = field.get(build.combination());
       String number = quantity().number(said.si(), build.units());
-      specified.setText(number.equals(text.getText()) ? "read" : "read; specified " + number);
+      beside.setText(number.equals(text.getText()) ? "read" : "read; specified " + number);
     }
-    Page.show(specified, read);
+    var usual = read ? Optional.<String>empty() : usual();
+    usual.ifPresent(u -> beside.setText("usual " + rounded(u)));
+    beside.pseudoClassStateChanged(FAR, usual.isPresent());
+    Page.show(beside, read || usual.isPresent());
     ask.close();
     text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
+  }
+
+  /** The rule by which the number was assumed, or the one from which it is far. */
+  private String rule() {
+    var build = session.build();
+    return Ordinary.rule(build, path())
+        .or(
+            () ->
+                Ordinary.unlike(build, path())
+                    .map(
+                        u ->
+                            "usual "
+                                + quantity().show(u.usual(), build.units())
+                                + ": "
+                                + u.words()))
+        .orElse("");
+  }
+
+  /** What is usual for such an engine, in the build's units, where this is far from it. */
+  public Optional<String> usual() {
+    var build = session.build();
+    return Ordinary.unlike(build, path()).map(u -> quantity().number(u.usual(), build.units()));
+  }
+
+  /** To two figures: a rule of thumb has no more. */
+  private static String rounded(String number) {
+    return new BigDecimal(number).round(new MathContext(2)).toPlainString();
+  }
+
+  /** Puts what is usual in the place of what is far from it, assumed. */
+  public void takeUsual() {
+    Ordinary.unlike(session.build(), path())
+        .ifPresent(
+            u ->
+                session.put(
+                    field,
+                    field.get(session.build().combination()).with(u.usual(), Provenance.ASSUMED)));
   }
 
   /** A unit's symbol as it is read on a screen. */
