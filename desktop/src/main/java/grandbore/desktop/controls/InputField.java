@@ -1,6 +1,7 @@
 package grandbore.desktop.controls;
 
 import grandbore.core.beginning.Ordinary;
+import grandbore.core.beginning.Unlike;
 import grandbore.core.build.MeasuredBy;
 import grandbore.core.combination.InvalidInput;
 import grandbore.core.combination.Provenance;
@@ -90,49 +91,44 @@ public final class InputField extends VBox {
       String number = quantity().number(said.si(), build.units());
       beside.setText(number.equals(text.getText()) ? "read" : "read; specified " + number);
     }
-    var usual = read ? Optional.<String>empty() : usual();
-    usual.ifPresent(u -> beside.setText("usual " + rounded(u)));
+    var usual = read ? Optional.<Unlike>empty() : unlike();
+    usual.ifPresent(u -> beside.setText("usual " + roughly(u)));
     beside.pseudoClassStateChanged(FAR, usual.isPresent());
     Page.show(beside, read || usual.isPresent());
     ask.close();
     text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
   }
 
+  private Optional<Unlike> unlike() {
+    return Ordinary.unlike(session.build(), path());
+  }
+
   /** The rule by which the number was assumed, or the one from which it is far. */
   private String rule() {
-    var build = session.build();
-    return Ordinary.rule(build, path())
-        .or(
-            () ->
-                Ordinary.unlike(build, path())
-                    .map(
-                        u ->
-                            "usual "
-                                + quantity().show(u.usual(), build.units())
-                                + ": "
-                                + u.words()))
+    return Ordinary.rule(session.build(), path())
+        .or(() -> unlike().map(u -> "usual " + show(u) + ": " + u.words()))
         .orElse("");
   }
 
-  /** What is usual for such an engine, in the build's units, where this is far from it. */
-  public Optional<String> usual() {
-    var build = session.build();
-    return Ordinary.unlike(build, path()).map(u -> quantity().number(u.usual(), build.units()));
+  private String show(Unlike u) {
+    return quantity().show(u.usual(), session.build().units());
   }
 
   /** To two figures: a rule of thumb has no more. */
-  private static String rounded(String number) {
+  private String roughly(Unlike u) {
+    var number = quantity().number(u.usual(), session.build().units());
     return new BigDecimal(number).round(new MathContext(2)).toPlainString();
+  }
+
+  /** What is usual for such an engine, with its unit, where this is far from it. */
+  public Optional<String> usual() {
+    return unlike().map(this::show);
   }
 
   /** Puts what is usual in the place of what is far from it, assumed. */
   public void takeUsual() {
-    Ordinary.unlike(session.build(), path())
-        .ifPresent(
-            u ->
-                session.put(
-                    field,
-                    field.get(session.build().combination()).with(u.usual(), Provenance.ASSUMED)));
+    var given = field.get(session.build().combination());
+    unlike().ifPresent(u -> session.put(field, given.with(u.usual(), Provenance.ASSUMED)));
   }
 
   /** A unit's symbol as it is read on a screen. */
