@@ -1,5 +1,7 @@
 package grandbore.desktop;
 
+import static java.lang.Thread.State.TIMED_WAITING;
+import static java.lang.Thread.State.WAITING;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -14,8 +16,11 @@ import grandbore.core.demo.DemoBuilds;
 import java.nio.file.Files;
 import java.sql.DriverManager;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import javafx.application.Platform;
 import javafx.scene.control.ComboBox;
@@ -131,12 +136,41 @@ class BenchStateTest extends BenchTest {
   }
 
   /**
+   * Where the window's thread waited for another, or was inside the book, while it did something:
+   * looked at every few milliseconds, since its time also goes to whoever else uses the machine.
+   */
+  private Set<String> waitsOfTheWindow(Runnable what) throws InterruptedException {
+    var window = new Thread[1];
+    robot.interact(() -> window[0] = Thread.currentThread());
+    var waits = new TreeSet<String>();
+    var done = new CountDownLatch(1);
+    Platform.runLater(
+        () -> {
+          try {
+            what.run();
+          } finally {
+            done.countDown();
+          }
+        });
+    while (!done.await(5, TimeUnit.MILLISECONDS)) {
+      var state = window[0].getState();
+      var frames = List.of(window[0].getStackTrace());
+      boolean asked = frames.stream().anyMatch(f -> f.getClassName().contains("BenchStateTest"));
+      boolean inBook = frames.stream().anyMatch(f -> f.getClassName().startsWith("org.sqlite"));
+      if (asked && (inBook || state == WAITING || state == TIMED_WAITING)) {
+        waits.add(state + " " + frames.getFirst());
+      }
+    }
+    return waits;
+  }
+
+  /**
    * While another program holds the file, nothing on the window's thread waits for it; trouble is
    * told until what was entered is stored, in order, and a rescue file would hold it all.
    */
   @Test
   void theWindowNeverWaitsForTheBookAndTroubleStaysUntilAllIsStored() throws Exception {
-    var longest = new ArrayList<Double>();
+    var waits = new TreeSet<String>();
     // What is done for the first time loads its classes.
     robot.interact(() -> bench.session().read(chamber(3, 57.2e-6)));
     edit("intake.throttles", 3);
@@ -157,9 +191,7 @@ class BenchStateTest extends BenchTest {
               () -> {
                 var _ = bench.session().open(2);
               })) {
-        long from = System.nanoTime();
-        robot.interact(what);
-        longest.add((System.nanoTime() - from) / 1e9);
+        waits.addAll(waitsOfTheWindow(what));
       }
       until("trouble", () -> !bench.session().troubleProperty().get().isEmpty());
       until("said", () -> text("#foot").contains("in use by another program"));
@@ -176,7 +208,7 @@ class BenchStateTest extends BenchTest {
           .isEqualTo(bench.session().build());
       s.execute("ROLLBACK");
     }
-    assertThat(longest).allMatch(t -> t < 1.2);
+    assertThat(waits).isEmpty();
     until("stored", () -> bench.session().unstored() == 0);
     until("no trouble", () -> bench.session().troubleProperty().get().isEmpty());
   }
