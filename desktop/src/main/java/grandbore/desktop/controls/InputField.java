@@ -34,6 +34,7 @@ public final class InputField extends VBox {
   private final Label beside = new Label();
 
   private final ReadingOrSpecification ask;
+  private boolean hasRoom = true;
 
   public InputField(Session session, String path) {
     this.session = session;
@@ -94,9 +95,19 @@ public final class InputField extends VBox {
     var usual = read ? Optional.<Unlike>empty() : unlike();
     usual.ifPresent(u -> beside.setText("usual " + roughly(u)));
     beside.pseudoClassStateChanged(FAR, usual.isPresent());
-    Page.show(beside, read || usual.isPresent());
+    text.pseudoClassStateChanged(FAR, usual.isPresent());
+    Page.show(beside, read || hasRoom && usual.isPresent());
     ask.close();
     text.pseudoClassStateChanged(MEASURED, given.provenance().compareTo(Provenance.MEASURED) >= 0);
+  }
+
+  /**
+   * Where nothing may stand under the number, its colour, tip and menu alone tell it is far off.
+   */
+  public InputField withoutRoomBeneath() {
+    hasRoom = false;
+    refresh();
+    return this;
   }
 
   private Optional<Unlike> unlike() {

@@ -82,7 +82,7 @@ final class Dimensions {
       Place place, Part part, String name, String path, Predicate<Combination> concerns) {
     var label = new Label(name);
     label.getStyleClass().add("dimension-name");
-    var box = new VBox(label, new InputField(session, path));
+    var box = new VBox(label, new InputField(session, path).withoutRoomBeneath());
     box.getStyleClass().add("dimension");
     box.setId("dimension-" + path);
     all.add(new Dimension(place, part, box, concerns));
