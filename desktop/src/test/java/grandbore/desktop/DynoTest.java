@@ -360,6 +360,7 @@ class DynoTest extends BenchTest {
   @Test
   void whatPullsTaughtIsTakenAndGivenBack() {
     view("dyno-learn-view");
+    until("its page", () -> isShown("#dyno-learned"));
     until("learned before", () -> text("#dyno-learned").contains("Calibrated on 11 pulls"));
     assertThat(text("#dyno-pattern")).startsWith("Pull 12:");
     press("#dyno-set");
