@@ -115,7 +115,8 @@ public final class Ordinary {
     return Rules.ALL.stream()
         .filter(r -> r.path().equals(path))
         .map(r -> new Unlike(r.value().applyAsDouble(new Sizes(build)), r.words()))
-        .filter(u -> u.usual() > 0 && isFar(is.si() / u.usual()))
+        .filter(u -> Double.isFinite(u.usual()) && u.usual() > 0)
+        .filter(u -> isFar(is.si() / u.usual()))
         .findFirst();
   }
 
