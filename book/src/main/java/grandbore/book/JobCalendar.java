@@ -1,5 +1,6 @@
 package grandbore.book;
 
+import grandbore.core.job.Days;
 import grandbore.core.job.Route;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -45,7 +46,7 @@ public final class JobCalendar {
             p.state().title()
                 + (p.decides()
                     ? "; decides the day of the dyno"
-                    : "; may slip %d days".formatted(p.slack()))
+                    : "; may slip " + Days.words(p.slack()))
                 + (p.waits().isEmpty() ? "" : "; " + String.join("; ", p.waits()));
         add(
             calendar,

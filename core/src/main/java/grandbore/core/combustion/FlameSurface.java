@@ -131,23 +131,47 @@ public final class FlameSurface {
   }
 
   /**
+   * Where a share of the chamber's volume stands in a row of the table.
+   *
+   * @param share of the volume that is inside the flame
+   */
+  static double column(double share) {
+    return SHARES * Math.cbrt(Math.clamp(share, 0, 1));
+  }
+
+  /**
+   * Where a piston stands among the rows of the table.
+   *
+   * @param depth of it, m
+   */
+  double row(double depth) {
+    return DEPTHS * Math.sqrt(Math.clamp(depth / stroke, 0, 1));
+  }
+
+  /**
    * Area of the flame, m².
    *
    * @param share of the chamber's volume inside it
    * @param depth of the piston, m
    */
   public double area(double share, double depth) {
-    return at(area, share, depth);
+    return areaAt(column(share), row(depth));
   }
 
   /** Radius of the flame, m. */
   public double radius(double share, double depth) {
-    return at(radius, share, depth);
+    return radiusAt(column(share), row(depth));
   }
 
-  private double at(double[][] table, double share, double depth) {
-    double x = SHARES * Math.cbrt(Math.clamp(share, 0, 1));
-    double y = DEPTHS * Math.sqrt(Math.clamp(depth / stroke, 0, 1));
+  double areaAt(double column, double row) {
+    return at(area, column, row);
+  }
+
+  double radiusAt(double column, double row) {
+    return at(radius, column, row);
+  }
+
+  private static double at(double[][] table, double x, double y) {
     int m = Math.min((int) x, SHARES - 1);
     int j = Math.min((int) y, DEPTHS - 1);
     double fx = x - m;

@@ -132,12 +132,13 @@ public record TurbulentFlame(
     double speed = s.left * laminar.clean(at.temperature, at.pressure);
     double viscosity = 3.3e-7 * Math.pow(at.temperature, 0.7) / at.density;
     double tau = Math.sqrt(15 * viscosity * l / u) / speed;
-    double now = inside(s.entrained, at);
-    double half = 0.5 * dt * perSpeed(now, at) * front(now, u, l, speed, at);
-    double share = inside(Math.min(1, s.entrained + half), at);
-    double per = perSpeed(share, at);
+    double row = surface.row(at.depth);
+    double now = FlameSurface.column(inside(s.entrained, at));
+    double half = 0.5 * dt * perSpeed(now, row, at) * front(now, row, u, l, speed);
+    double then = FlameSurface.column(inside(Math.min(1, s.entrained + half), at));
+    double per = perSpeed(then, row, at);
     double front = per * speed;
-    double taken = per * front(share, u, l, speed, at);
+    double taken = per * front(then, row, u, l, speed);
     double before = s.entrained;
     s.entrained = Math.min(1, before + taken * dt);
     // What is entrained and does not burn yet decays with τ: exactly over the step.
@@ -167,13 +168,13 @@ public record TurbulentFlame(
   }
 
   /** Share of the charge that a flame takes in each second for each metre a second of its front. */
-  private double perSpeed(double share, Ahead at) {
-    return faster * at.density * surface.area(share, at.depth) / at.mass;
+  private double perSpeed(double column, double row, Ahead at) {
+    return faster * at.density * surface.areaAt(column, row) / at.mass;
   }
 
   /** Speed of the front into what is not entrained, m/s. */
-  private double front(double share, double u, double l, double speed, Ahead at) {
-    double radius = surface.radius(share, at.depth);
+  private double front(double column, double row, double u, double l, double speed) {
+    double radius = surface.radiusAt(column, row);
     return u * (1 - Math.exp(-radius / (FEELS * l))) + speed;
   }
 

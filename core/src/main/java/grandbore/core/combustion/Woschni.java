@@ -30,6 +30,6 @@ public final class Woschni implements HeatTransfer {
     double speed =
         (open ? GAS_EXCHANGE : CLOSED) * meanPistonSpeed + COMBUSTION * Math.max(0, combustion);
     double product = pressure / 1000 * speed;
-    return boreTerm * Math.pow(product, 0.8) * Math.pow(temperature, -0.55);
+    return boreTerm * Math.exp(0.8 * Math.log(product) - 0.55 * Math.log(temperature));
   }
 }

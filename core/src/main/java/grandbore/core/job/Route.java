@@ -173,7 +173,7 @@ public final class Route {
         item.state() == ItemState.ORDERED
             ? "%s, %s".formatted(name, promise(day))
             : item.lead() > 0
-                ? "%s not ordered, %d days".formatted(name, item.lead())
+                ? "%s not ordered, %s".formatted(name, Days.words(item.lead()))
                 : name + " not ordered, nobody knows how long");
     if (day.isEmpty()) {
       undated.add(name + " has no date");
@@ -190,7 +190,7 @@ public final class Route {
     return day.map(
             d ->
                 d.isBefore(today)
-                    ? "late by %d days".formatted(today.toEpochDay() - d.toEpochDay())
+                    ? "late by " + Days.words(today.toEpochDay() - d.toEpochDay())
                     : "promised for " + d)
         .orElse("no date");
   }

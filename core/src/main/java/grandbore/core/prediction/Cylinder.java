@@ -15,8 +15,6 @@ final class Cylinder implements Reservoir {
   /** Pressure is not told further ahead than this share of itself. */
   private static final double MOST_AHEAD = 0.1;
 
-  private static final int PASSES = 3;
-
   /** Crank angle after which no charge is lit any more, rad after top centre. */
   private static final double LATEST = 2.4;
 
@@ -30,6 +28,7 @@ final class Cylinder implements Reservoir {
   private final WallHeat heat;
   private final Crevice crevice;
   private final Burning burning;
+  private final Expansion expansion;
 
   private Charge charge = new Charge();
 
@@ -69,6 +68,7 @@ final class Cylinder implements Reservoir {
     this.crevice = crevice;
     charge.phase = phase;
     burning = new Burning(gas.dry(), flame, octane);
+    expansion = new Expansion(gas, burning);
     charge.sparkAdvance = Math.toRadians(28);
     volume = gasVolume(charge.phase);
     gas.fill(charge, volume, p);
@@ -181,6 +181,8 @@ final class Cylinder implements Reservoir {
   /** Moves the crank on by a step, after the step's flows are in. */
   void advance(double dt, double angle, double meanPistonSpeed) {
     double next = charge.phase + angle;
+    double whole = geometry.volume(next);
+    double after = whole - crevice.volume();
     // A spark after the firing top centre is none before it.
     double fromTop = cycle.fromTop(charge.phase);
     if (charge.closed
@@ -192,11 +194,11 @@ final class Cylinder implements Reservoir {
         && fromTop + angle >= -charge.sparkAdvance) {
       light(Math.max(0, -fromTop - charge.sparkAdvance), dt / angle);
     } else if (!burning.isLit()) {
-      stirring.decay(charge, dt, lost, volume, gasVolume(next));
+      stirring.decay(charge, dt, lost, volume, after);
     }
     if (charge.closed) {
       stirring.tumble(charge, angle / dt);
-      stirring.squish(charge, burning, volume(), geometry.volume(next), dt, volume);
+      stirring.squish(charge, burning, volume(), whole, dt, volume);
     }
     lost = 0;
     ChargeGas.evaporate(charge, fromTop, angle);
@@ -218,7 +220,8 @@ final class Cylinder implements Reservoir {
       charge.burnedMass = burning.burnedMass(charge.mass);
     }
     double before = charge.pressure;
-    double done = expand(gasVolume(next));
+    double done = expansion.to(charge, volume, after, before + trend * angle);
+    volume = after;
     work += done;
     trend = (charge.pressure - before) / angle;
     totals.add(done, cycle.isGasExchange(next), charge.pressure, cycle.fromTop(next));
@@ -251,30 +254,6 @@ final class Cylinder implements Reservoir {
   }
 
   /**
-   * Changes the volume, pressure and energy together; returns the work done, J: with E = E₀ − ½(p₀
-   * + p) ΔV the pressure p of E in the new volume. A pass leaves some thousandths of what p was
-   * out.
-   */
-  private double expand(double newVolume) {
-    double dv = newVolume - volume;
-    double before = charge.pressure;
-    double energyBefore = charge.energy;
-    double unburnedBefore = burning.unburnedTemperature();
-    charge.burned = Math.clamp(charge.burnedMass / charge.mass, 0, 1);
-    double p = before;
-    for (int pass = 0; pass < PASSES; pass++) {
-      charge.energy = energyBefore - 0.5 * (before + p) * dv;
-      p = solve(newVolume, p / before, unburnedBefore);
-    }
-    if (burning.isLit() && !burning.hasTwoZones(charge.mass)) {
-      burning.compress(p / before);
-    }
-    charge.pressure = p;
-    volume = newVolume;
-    return energyBefore - charge.energy;
-  }
-
-  /**
    * @param wait crank angle until the spark, which falls within the step; none where it fell before
    *     this cylinder was closed in
    * @param time that an angle takes, s/rad
@@ -294,21 +273,6 @@ final class Cylinder implements Reservoir {
     totals.turbulence = charge.stir.intensity(charge.mass);
     totals.spark = charge.sparkAdvance;
     totals.lit = true;
-  }
-
-  /** Pressure at a volume for the energy now; sets the temperatures. */
-  private double solve(double newVolume, double ratio, double unburnedBefore) {
-    if (burning.hasTwoZones(charge.mass)) {
-      double sum = burning.expansion(charge.energy, charge.mass, ratio, unburnedBefore);
-      charge.temperature = burning.meanTemperature(charge.mass);
-      return sum / newVolume;
-    }
-    charge.temperature =
-        gas.of(charge).temperature(charge.energy / charge.mass, charge.burned, charge.temperature);
-    return charge.mass
-        * gas.of(charge).hotConstant(charge.temperature, charge.burned)
-        * charge.temperature
-        / newVolume;
   }
 
   /** Whether a charge has been closed in since the start, so that sparks can be tried on it. */

@@ -53,6 +53,9 @@ public final class Junction {
     /** Pressure at the pipe's end where it is choked, Pa. */
     double choked;
 
+    /** Pressure at the pipe's end that its density was found at, Pa. */
+    double face;
+
     /** Of the gas that leaves the pipe, J/kg. */
     double enthalpy;
 
@@ -209,6 +212,7 @@ public final class Junction {
         speed >= 0
             ? in.density * Math.pow(face / in.pressure, 1 / in.gamma)
             : face / (gas.gasConstant(burned) * temperature);
+    b.face = speed >= 0 ? face : Double.NaN;
     b.answer = sonic ? 0 : b.density * in.area / impedance;
     b.free =
         sonic
@@ -235,12 +239,22 @@ public final class Junction {
     var in = b.inside;
     b.mass = b.free - b.answer * p;
     b.speed = b.mass / (b.density * in.area);
-    double cooler =
-        b.mass > 0
-            ? Math.pow(
-                Math.max(LEAST_PRESSURE, face(b, p) / in.pressure), (in.gamma - 1) / in.gamma)
-            : 1;
+    double cooler = b.mass > 0 ? cooler(b, face(b, p)) : 1;
     b.enthalpy = gas.enthalpy(in.temperature * cooler, in.burned) + 0.5 * b.speed * b.speed;
+  }
+
+  /**
+   * Temperature of what leaves a pipe over that inside it, (p/p_in)^((γ−1)/γ): from the density
+   * that has been found near that pressure.
+   */
+  private static double cooler(Branch b, double face) {
+    var in = b.inside;
+    double share = Math.max(LEAST_PRESSURE, face / in.pressure);
+    if (Double.isNaN(b.face)) {
+      return Math.pow(share, (in.gamma - 1) / in.gamma);
+    }
+    double denser = b.density / in.density * (1 + (face / b.face - 1) / in.gamma);
+    return share / denser;
   }
 
   /** Pressure at a pipe's end, Pa. */

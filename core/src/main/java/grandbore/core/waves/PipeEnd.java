@@ -16,8 +16,8 @@ public final class PipeEnd {
 
   private static final int TRIES = 40;
 
-  /** Of the error over the pressure, in what the pipe's own impedance alone makes it. */
-  private static final double FIRST_SLOPE = 1.2;
+  /** Of the flow: what Newton's step leaves of an error no larger is its square. */
+  private static final double NEAR = 1e-3;
 
   /** Newton's steps to the pressure at which gas leaves at the speed of sound. */
   private static final int SONIC_STEPS = 4;
@@ -32,10 +32,9 @@ public final class PipeEnd {
   private final EndState inside = new EndState();
 
   private double effectiveArea;
-  // The last root, the one before it, and how steep the error was there.
+  // The last root and the one before it.
   private double guess = Double.NaN;
   private double before = Double.NaN;
-  private double steepness = Double.NaN;
   private double mass;
   private double thrust;
   private double power;
@@ -82,7 +81,7 @@ public final class PipeEnd {
       thrust = Math.max(stopping, 0.05 * inside.pressure) * inside.area;
       power = 0;
       burnedFlow = 0;
-      root(Double.NaN, Double.NaN);
+      root(Double.NaN);
     } else if (stopping > outer) {
       outflow(throat, outer, stopping, impedance);
     } else {
@@ -107,7 +106,8 @@ public final class PipeEnd {
    * </pre>
    *
    * with stagnation p₀, T₀ of that state (Benson, volume 1, chapter 5). One unknown, p between
-   * p_out and p_stop; secant steps kept inside a shrinking bracket.
+   * p_out and p_stop; Newton's steps on the difference of both sides' squares, which has no root's
+   * edge where the throat's flow begins, kept inside a shrinking bracket.
    *
    * @param throat effective area, m²
    * @param outer pressure outside, p_out, Pa
@@ -126,12 +126,9 @@ public final class PipeEnd {
     double high = stopping;
     double p = begin(low, high);
     double scale = TOLERANCE * impedance * inside.area;
-    double pOld = high;
-    double gOld = Double.NaN;
-    double slope =
-        steepness < 0 ? steepness : -inside.area * inside.density / impedance * FIRST_SLOPE;
+    double exponent = (g - 1) / g;
     double critical = 2 / (g + 1);
-    double drop = Math.pow(outer / inside.pressure, (g - 1) / g);
+    double drop = Math.pow(outer / inside.pressure, exponent);
     double rho = inside.density;
     double v = 0;
     for (int i = 0; i < TRIES; i++) {
@@ -139,19 +136,33 @@ public final class PipeEnd {
       double lift = Math.pow(share, 1 / g);
       rho = inside.density * lift;
       double square = p / rho;
-      double c2 = g * square;
-      v = Math.min((stopping - p) / impedance, Math.sqrt(c2));
-      double growth = 1 + 0.5 * (g - 1) * v * v / c2;
+      double sound = Math.sqrt(g * square);
+      double free = (stopping - p) / impedance;
+      v = Math.min(free, sound);
+      // Slopes over the pressure, of v and of the logarithm of growth.
+      double slower = free < sound ? -1 / impedance : 0.5 * exponent * sound / p;
+      double mach = v / sound;
+      double growth = 1 + 0.5 * (g - 1) * mach * mach;
+      double grows = (g - 1) * mach * (slower / sound - 0.5 * exponent * mach / p) / growth;
+      double arrives = rho * v * inside.area;
+      double arrivesSlope = arrives / (g * p) + rho * slower * inside.area;
+      double warmer = exponent / p + grows;
       double tau = drop * lift / (share * growth);
-      double throatPressure = outer;
+      double passes;
+      double squareSlope;
+      double scaled = throat * throat * 2 / exponent / (square * growth);
       if (tau < critical) {
-        tau = critical;
-        throatPressure = p * Math.pow(growth * critical, g / (g - 1));
+        double sonic = p * Math.pow(growth * critical, 1 / exponent) / critical;
+        double squared = scaled * (1 - critical) * sonic * sonic;
+        passes = Math.sqrt(squared);
+        squareSlope = squared * (2 / p + 2 * grows / exponent - warmer);
+      } else {
+        double per = scaled * outer * outer / (tau * tau);
+        double squared = per * Math.max(0, 1 - tau);
+        passes = Math.sqrt(squared);
+        squareSlope = warmer * (per * tau + squared);
       }
-      double rt0 = square * growth;
-      double flux =
-          tau >= 1 ? 0 : throatPressure * Math.sqrt(2 * g / (g - 1) * (1 - tau) / rt0) / tau;
-      double error = rho * v * inside.area - throat * flux;
+      double error = arrives - passes;
       if (Math.abs(error) < scale) {
         break;
       }
@@ -160,16 +171,19 @@ public final class PipeEnd {
       } else {
         high = p;
       }
-      slope = slope(p, error, pOld, gOld, slope);
-      pOld = p;
-      gOld = error;
-      double next = p - error / slope;
-      p = next > low && next < high ? next : 0.5 * (low + high);
+      double next = p - error * (arrives + passes) / (2 * arrives * arrivesSlope - squareSlope);
+      boolean within = next > low && next < high;
+      p = within ? next : 0.5 * (low + high);
+      if (within && Math.abs(error) < NEAR * arrives) {
+        rho = inside.density * Math.pow(p / inside.pressure, 1 / g);
+        v = Math.min((stopping - p) / impedance, Math.sqrt(g * p / rho));
+        break;
+      }
       if (high - low < 1e-7 * high) {
         break;
       }
     }
-    root(p, slope);
+    root(p);
     leave(rho, v, p);
   }
 
@@ -180,7 +194,7 @@ public final class PipeEnd {
     if (v * v * rho >= inside.gamma * outer) {
       return false;
     }
-    root(outer, Double.NaN);
+    root(outer);
     leave(rho, v, outer);
     return true;
   }
@@ -209,7 +223,7 @@ public final class PipeEnd {
       }
       v = (stopping - p) / impedance;
     }
-    root(p, Double.NaN);
+    root(p);
     leave(inside.density * Math.pow(p / inside.pressure, 1 / g), v, p);
   }
 
@@ -247,29 +261,35 @@ public final class PipeEnd {
     double high = outer;
     double p = begin(low, high);
     double scale = TOLERANCE * impedance * inside.area;
-    double pOld = low;
-    double gOld = Double.NaN;
-    double slope =
-        steepness > 0 ? steepness : inside.area * inside.density / impedance * FIRST_SLOPE;
+    double exponent = (g - 1) / g;
     double critical = 2 / (g + 1);
     double choked = Double.NaN;
-    double perRoot = outer * Math.sqrt(2 * g / (g - 1) / (r0 * t0));
+    double per = throat * outer * Math.sqrt(2 / exponent / (r0 * t0));
     double rho = inside.density;
     double w = 0;
     for (int i = 0; i < TRIES; i++) {
       w = (p - stopping) / impedance;
       double temperature = Math.max(t0 - w * w / (2 * cp), 0.5 * t0);
       rho = p / (r0 * temperature);
+      double leaves = rho * w * inside.area;
+      double leavesSlope =
+          leaves * (1 / p + w / (cp * impedance * temperature)) + rho * inside.area / impedance;
       double ratio = p / outer;
-      double tau = Math.pow(ratio, (g - 1) / g);
+      double tau = Math.pow(ratio, exponent);
+      double passes;
+      double squareSlope;
       if (tau < critical) {
         // What passes a throat at the speed of sound does not depend on p.
         choked = Double.isNaN(choked) ? Nozzle.criticalRatio(g) : choked;
-        tau = critical;
-        ratio = choked;
+        passes = per * choked / critical * Math.sqrt(1 - critical);
+        squareSlope = 0;
+      } else {
+        double sharp = per * ratio / tau;
+        double squared = sharp * sharp * Math.max(0, 1 - tau);
+        passes = Math.sqrt(squared);
+        squareSlope = (2 * (1 - exponent) * squared - exponent * tau * sharp * sharp) / p;
       }
-      double flux = tau >= 1 ? 0 : perRoot * ratio / tau * Math.sqrt(1 - tau);
-      double error = rho * w * inside.area - throat * flux;
+      double error = leaves - passes;
       if (Math.abs(error) < scale) {
         break;
       }
@@ -278,16 +298,19 @@ public final class PipeEnd {
       } else {
         low = p;
       }
-      slope = slope(p, error, pOld, gOld, slope);
-      pOld = p;
-      gOld = error;
-      double next = p - error / slope;
-      p = next > low && next < high ? next : 0.5 * (low + high);
+      double next = p - error * (leaves + passes) / (2 * leaves * leavesSlope - squareSlope);
+      boolean within = next > low && next < high;
+      p = within ? next : 0.5 * (low + high);
+      if (within && Math.abs(error) < NEAR * leaves) {
+        w = (p - stopping) / impedance;
+        rho = p / (r0 * Math.max(t0 - w * w / (2 * cp), 0.5 * t0));
+        break;
+      }
       if (high - low < 1e-7 * high) {
         break;
       }
     }
-    root(p, slope);
+    root(p);
     double sonicTemperature = 2 * t0 / (g + 1);
     double sonic = Math.sqrt(g * r0 * sonicTemperature);
     if (w > sonic) {
@@ -311,16 +334,9 @@ public final class PipeEnd {
     return guess > low && guess < high ? guess : 0.5 * (low + high);
   }
 
-  private void root(double p, double slope) {
+  private void root(double p) {
     before = guess;
     guess = p;
-    steepness = slope;
-  }
-
-  /** Of the error over the pressure, from the last two points; the one given where there is one. */
-  private static double slope(double p, double error, double pOld, double old, double given) {
-    double s = Double.isNaN(old) || p == pOld ? given : (error - old) / (p - pOld);
-    return s == 0 ? Double.NaN : s;
   }
 
   /** Mach number of the gas just inside the pipe, positive outward. */

@@ -155,6 +155,8 @@ class RouteTest {
     // Late already: tomorrow at the earliest, and it is said.
     var late = route(job(List.of(gaskets.promised(LocalDate.of(2026, 11, 20))), List.of(), steps));
     assertThat(step(late, "b").waits()).contains("Gasket set, late by 10 days");
+    var aDay = route(job(List.of(gaskets.promised(TODAY.minusDays(1))), List.of(), steps));
+    assertThat(step(aDay, "b").waits()).contains("Gasket set, late by 1 day");
     assertThat(step(late, "b").begins()).isEqualTo(TODAY.plusDays(1));
     assertThat(late.due().getFirst().late()).isTrue();
     // One pair of hands does no two things at once.

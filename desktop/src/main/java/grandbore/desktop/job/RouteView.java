@@ -4,6 +4,7 @@ import grandbore.book.JobBook;
 import grandbore.book.JobCalendar;
 import grandbore.book.TextFile;
 import grandbore.core.clearances.OnJob;
+import grandbore.core.job.Days;
 import grandbore.core.job.Route;
 import grandbore.core.job.UsualRoutes;
 import grandbore.core.job.route.Stage;
@@ -192,7 +193,7 @@ public final class RouteView extends VBox {
     }
     long off = ChronoUnit.DAYS.between(agreed, day);
     return off > 0
-        ? "▲ %s: %d days after the %s agreed on".formatted(words, off, agreed)
+        ? "▲ %s: %s after the %s agreed on".formatted(words, Days.words(off), agreed)
         : "● %s, agreed on %s".formatted(words, agreed);
   }
 

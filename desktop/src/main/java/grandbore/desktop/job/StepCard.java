@@ -5,6 +5,7 @@ import grandbore.core.clearances.Measurement;
 import grandbore.core.clearances.OnJob;
 import grandbore.core.clearances.OwnKind;
 import grandbore.core.clearances.OwnLedger;
+import grandbore.core.job.Days;
 import grandbore.core.job.Route;
 import grandbore.core.job.facts.Fact;
 import grandbore.core.job.facts.Operation;
@@ -156,7 +157,7 @@ final class StepCard extends VBox {
                     p.ends(),
                     p.decides()
                         ? "decides the day of the dyno"
-                        : "may slip %d days".formatted(p.slack())));
+                        : "may slip " + Days.words(p.slack())));
     if (!p.step().proves().isEmpty()) {
       words.add(
           "proves "
