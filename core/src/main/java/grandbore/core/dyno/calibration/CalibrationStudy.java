@@ -20,8 +20,8 @@ import java.util.TreeMap;
 /**
  * Learns coefficients θ from all good pulls together. With f the model's torque and air at the
  * speeds of all settings, y what was read, g the meters' gains, over all pulls and setting by
- * setting, σ what is not told by any engine, and what was believed before as rows of their own, the
- * sum
+ * setting, with what the model lacks at a speed in every setting, σ what is not told by any engine,
+ * and what was believed before as rows of their own, the sum
  *
  * <p>Σ ((f(θ) g / y − 1) / σ)² + Σ ((θ − θ₀) / s)² + Σ ((g − 1) / s_g)²
  *
@@ -93,8 +93,7 @@ public record CalibrationStudy(
               o.engine(), o.rows().stream().map(Observed.Row::rpm).toList(), Fidelity.PLACED));
     }
     var model = new Model(desk, observed, bases);
-    var fit =
-        new Fit(coefficients.stream().map(believed::get).toList(), model.meters(), observed.size());
+    var fit = new Fit(coefficients.stream().map(believed::get).toList(), model.rows());
     double[] theta = coefficients.stream().mapToDouble(c -> c.of(engine.combination())).toArray();
     var before = model.residuals(theta);
     var found = fit.begin(theta);
@@ -230,10 +229,6 @@ public record CalibrationStudy(
 
     List<Fit.Row> rows() {
       return rows;
-    }
-
-    int meters() {
-      return rows.stream().anyMatch(r -> r.meter() == 1) ? 2 : 1;
     }
 
     double[] residuals(double[] theta) {

@@ -15,8 +15,11 @@ final class Fit {
   /** What they drift from one setting's pulls to another's: torque, then air. */
   private static final double[] DRIFTS = {0.002, 0.005};
 
-  /** What one speed may lie off alone, one standard deviation: torque, then air. */
-  private static final double[] ALONE = {0.006, 0.012};
+  /** What one speed may lie off, one standard deviation: torque, then air. */
+  private static final double[] OFF = {0.006, 0.012};
+
+  /** Half of its variance is the same in every setting: what the model lacks at that speed. */
+  private static final double COMMON = Math.sqrt(0.5);
 
   /** Smoothing and solver alone leave so much of it. */
   private static final double LEAST_SCALE = 0.6;
@@ -27,14 +30,21 @@ final class Fit {
   private final List<Believed> believed;
   private final List<Gain> gains;
 
+  /** Of what one speed may be off, the share that each row has for itself. */
+  private final double alone;
+
   /**
    * A gain upon what a meter reads, one before.
    *
    * @param group whose pulls it is upon; below 0 for all
+   * @param rpm at which it is; not a number for all
+   * @param scales whether it goes with what is left over
    */
-  private record Gain(int meter, int group, double deviation) {
+  private record Gain(int meter, int group, double rpm, double deviation, boolean scales) {
     boolean isOn(Row row) {
-      return meter == row.meter && (group < 0 || group == row.group);
+      return meter == row.meter
+          && (group < 0 || group == row.group)
+          && (Double.isNaN(rpm) || rpm == row.rpm);
     }
   }
 
@@ -100,18 +110,29 @@ final class Fit {
           v += slopes.columns.get(i)[row] * covariance.getEntry(i, j) * slopes.columns.get(j)[row];
         }
       }
-      double alone = scale * ALONE[0];
-      return Math.sqrt(v + alone * alone);
+      double off = scale * OFF[0];
+      return Math.sqrt(v + off * off);
     }
   }
 
-  Fit(List<Believed> believed, int meters, int groups) {
+  /**
+   * @param rows that will be met
+   */
+  Fit(List<Believed> believed, List<Row> rows) {
     this.believed = List.copyOf(believed);
+    var groups = rows.stream().map(Row::group).distinct().toList();
+    boolean many = groups.size() > 1;
+    alone = many ? COMMON : 1;
     var all = new ArrayList<Gain>();
-    for (int m = 0; m < meters; m++) {
-      all.add(new Gain(m, -1, GAINS[m]));
-      for (int g = 0; groups > 1 && g < groups; g++) {
-        all.add(new Gain(m, g, DRIFTS[m]));
+    for (int m : rows.stream().map(Row::meter).distinct().toList()) {
+      all.add(new Gain(m, -1, Double.NaN, GAINS[m], false));
+      if (many) {
+        groups.forEach(g -> all.add(new Gain(m, g, Double.NaN, DRIFTS[m], false)));
+        rows.stream()
+            .filter(r -> r.meter == m)
+            .mapToDouble(Row::rpm)
+            .distinct()
+            .forEach(n -> all.add(new Gain(m, -1, n, COMMON * OFF[m], true)));
       }
     }
     gains = List.copyOf(all);
@@ -171,12 +192,12 @@ final class Fit {
     double sum = 0;
     for (int i = 0; i < off.length; i++) {
       if (Double.isFinite(off[i])) {
-        double r = (off[i] + gain(at, rows.get(i))) / (at.scale * ALONE[rows.get(i).meter]);
+        double r = (off[i] + gain(at, rows.get(i))) / (at.scale * alone * OFF[rows.get(i).meter]);
         sum += r * r;
       }
     }
     for (int k = 0; k < size(); k++) {
-      double r = (mean(k) - at.x[k]) / deviation(k);
+      double r = (mean(k) - at.x[k]) / deviation(k, at.scale);
       sum += r * r;
     }
     return sum;
@@ -186,10 +207,12 @@ final class Fit {
     return k < believed.size() ? believed.get(k).mean() : 1;
   }
 
-  private double deviation(int k) {
-    return k < believed.size()
-        ? believed.get(k).deviation()
-        : gains.get(k - believed.size()).deviation;
+  private double deviation(int k, double scale) {
+    if (k < believed.size()) {
+      return believed.get(k).deviation();
+    }
+    var gain = gains.get(k - believed.size());
+    return gain.scales ? scale * gain.deviation : gain.deviation;
   }
 
   /**
@@ -213,12 +236,13 @@ final class Fit {
     var left = after(from, once, s);
     for (int i = 0; i < left.length; i++) {
       if (Double.isFinite(left[i])) {
-        double r = (left[i] + gain(once, s.rows.get(i))) / ALONE[s.rows.get(i).meter];
+        double r = (left[i] + gain(once, s.rows.get(i))) / (alone * OFF[s.rows.get(i).meter]);
         sum += r * r;
         count++;
       }
     }
-    double scale = Math.sqrt(sum / Math.max(1, count - believed.size()));
+    double free = gains.stream().filter(Gain::scales).count();
+    double scale = Math.sqrt(sum / Math.max(1, count - believed.size() - free));
     var with = new Found(from.x, from.covariance, from.coefficients, Math.max(LEAST_SCALE, scale));
     return solve(with, s, r -> false);
   }
@@ -255,7 +279,7 @@ final class Fit {
       if (left.test(row) || !Double.isFinite(s.off[i])) {
         continue;
       }
-      double sigma = from.scale * ALONE[row.meter];
+      double sigma = from.scale * alone * OFF[row.meter];
       var line = new double[size()];
       for (int k = 0; k < believed.size(); k++) {
         line[k] = s.columns.get(k)[i] / sigma;
@@ -269,9 +293,9 @@ final class Fit {
     }
     for (int k = 0; k < size(); k++) {
       var line = new double[size()];
-      line[k] = (k == held ? FAST : 1) / deviation(k);
+      line[k] = (k == held ? FAST : 1) / deviation(k, from.scale);
       a.add(line);
-      b.add(k == held ? 0 : (mean(k) - from.x[k]) / deviation(k));
+      b.add(k == held ? 0 : (mean(k) - from.x[k]) / deviation(k, from.scale));
     }
     var matrix = MatrixUtils.createRealMatrix(a.toArray(double[][]::new));
     var right = MatrixUtils.createRealVector(b.stream().mapToDouble(v -> v).toArray());
