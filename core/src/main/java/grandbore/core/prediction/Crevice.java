@@ -15,6 +15,12 @@ final class Crevice {
   /** Pressure ratio below which the gap is choked. */
   private static final double CRITICAL = 0.53;
 
+  /** Ratio of specific heats of what it takes from. */
+  private static final double GAMMA = 1.3;
+
+  /** Where a step's exchange turns what it was out by less than half of it, all of it is made. */
+  private static final double HALF = 0.5;
+
   private final WorkingGas gas;
   private final double volume;
   private final double gapArea;
@@ -58,6 +64,11 @@ final class Crevice {
     mass = pressure * volume / (gas.gasConstant(burned) * WALL);
   }
 
+  /** As its gas stands, Pa. */
+  private double pressure() {
+    return mass * gas.gasConstant(burned) * WALL / volume;
+  }
+
   /** Mass it holds at a pressure, kg. */
   double massAt(double pressure) {
     return pressure * volume / (gas.gasConstant(burned) * WALL);
@@ -91,13 +102,24 @@ final class Crevice {
   }
 
   /**
-   * Gives gas to the charge beside it and takes gas from it, as that one's pressure wants.
+   * Gives gas to the charge beside it and takes gas from it, as that one's pressure wants. What is
+   * taken lowers that pressure by k of what it was out,
+   *
+   * <pre>
+   * k = γ m_crevice(p) / m
+   * </pre>
+   *
+   * so that a crevice that holds as much as the charge would take and give back more with every
+   * step: there it goes only part of the way.
    *
    * @param enthalpy of the charge's gas, J/kg
    * @param share burned share of it
    */
   void exchange(Charge charge, double enthalpy, double share, double dt) {
-    double taken = follow(charge.pressure, enthalpy, share, dt);
+    double p = charge.pressure;
+    double way = Math.max(1, HALF + GAMMA * massAt(p) / charge.mass);
+    double at = way > 1 ? pressure() + (p - pressure()) / way : p;
+    double taken = follow(at, enthalpy, share, dt);
     charge.mass -= taken;
     charge.energy -= energyOf(taken, enthalpy);
     charge.burnedMass -= taken * (taken > 0 ? share : burned);

@@ -16,6 +16,9 @@ final class Expansion {
   /** Of the pressure: a pass that moves it by less leaves too little to count. */
   private static final double SETTLED = 1e-4;
 
+  /** Of the pressure: a rise that is told to be more begins from none. */
+  private static final double TRUSTED = 0.1;
+
   private final ChargeGas gas;
   private final Burning burning;
 
@@ -37,8 +40,7 @@ final class Expansion {
     double energyBefore = charge.energy;
     double unburnedBefore = burning.unburnedTemperature();
     charge.burned = Math.clamp(charge.burnedMass / charge.mass, 0, 1);
-    // Not clamped by the library, which has no answer where the gas has left the model's range.
-    double p = Math.max(0.5 * before, Math.min(likely, 2 * before));
+    double p = Math.abs(likely - before) < TRUSTED * before ? likely : before;
     double moved = Double.POSITIVE_INFINITY;
     for (int pass = 0; pass < PASSES && !(moved < SETTLED * p); pass++) {
       charge.energy = energyBefore - 0.5 * (before + p) * dv;

@@ -99,4 +99,30 @@ class CreviceTest {
     twin.follow(40e5, GAS.enthalpy(700, 0.3), 0.3, 1e-4);
     assertThat(twin.mass()).isGreaterThan(1.5 * c.mass());
   }
+
+  /**
+   * Beside a charge that is no larger it comes to rest: with all that is wanted taken at once the
+   * two would pass more and more to and fro.
+   */
+  @Test
+  void aCreviceAsLargeAsTheChargeComesToRest() {
+    var c = crevice(0);
+    var charge = new Charge();
+    double volume = 6 * VOLUME;
+    double temperature = 2900;
+    charge.mass = 40e5 * volume / (GAS.gasConstant(1) * temperature);
+    charge.energy = charge.mass * GAS.energy(temperature, 1);
+    charge.burnedMass = charge.mass;
+    charge.pressure = 40e5;
+    double before = 0;
+    for (int k = 0; k < 60; k++) {
+      before = charge.pressure;
+      c.exchange(charge, GAS.enthalpy(temperature, 1), 1, 1e-5);
+      temperature = GAS.temperature(charge.energy / charge.mass, 1, temperature);
+      charge.pressure = charge.mass * GAS.hotConstant(temperature, 1) * temperature / volume;
+    }
+    assertThat(charge.pressure).isCloseTo(before, Percentage.withPercentage(0.01));
+    assertThat(charge.pressure).isBetween(10e5, 39e5);
+    assertThat(c.mass()).isCloseTo(c.massAt(charge.pressure), Percentage.withPercentage(0.1));
+  }
 }
