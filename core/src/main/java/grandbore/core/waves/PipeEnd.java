@@ -106,8 +106,8 @@ public final class PipeEnd {
    * </pre>
    *
    * with stagnation p₀, T₀ of that state (Benson, volume 1, chapter 5). One unknown, p between
-   * p_out and p_stop; Newton's steps on the difference of both sides' squares, which has no root's
-   * edge where the throat's flow begins, kept inside a shrinking bracket.
+   * p_out and p_stop; Newton's steps on the difference of both sides' squares, whose slope stays
+   * finite where the throat's flow begins, kept inside a shrinking bracket.
    *
    * @param throat effective area, m²
    * @param outer pressure outside, p_out, Pa
@@ -244,7 +244,7 @@ public final class PipeEnd {
    * </pre>
    *
    * with T₀ of what it flows in from; at most sonic in the pipe, the choked mass kept behind a
-   * shock (Benson, volume 1, chapter 5).
+   * shock (Benson, volume 1, chapter 5). Newton's steps as for what flows out.
    *
    * @param throat effective area, m²
    * @param outer stagnation pressure outside, p_out, Pa
