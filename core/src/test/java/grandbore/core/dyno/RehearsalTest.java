@@ -246,9 +246,9 @@ class RehearsalTest {
 
   /**
    * What was hidden is found, within what the calibration itself says that it may be off: of twelve
-   * factors chance leaves more than one beyond two and a half standard errors once in a hundred
-   * times, and a root mean square of 1.5 errors and more once in a hundred. Over fourteen days 80
-   * of 84 lay within, root mean square 1.2.
+   * factors chance leaves more than two beyond two standard errors once in fifty days, and a mean
+   * square of 1.5 errors and more once in a hundred. Over fourteen days 78 of 84 lay within, root
+   * mean square 1.08.
    */
   @Test
   void calibrationFindsTheTruth() {
@@ -264,7 +264,7 @@ class RehearsalTest {
         double truth = hidden.factors().get(l.coefficient());
         all++;
         squares += Math.pow((l.value() - truth) / l.error(), 2);
-        within += Math.abs(l.value() - truth) <= 2.5 * l.error() ? 1 : 0;
+        within += Math.abs(l.value() - truth) <= 2 * l.error() ? 1 : 0;
       }
       assertThat(found.after()).isLessThan(0.006).isLessThan(found.before());
       assertThat(found.leftOut()).hasSize(3).allMatch(o -> o.after() < 0.01);
@@ -276,7 +276,7 @@ class RehearsalTest {
       double told = off(found.change().orElseThrow().on(held(best - 22)), next);
       assertThat(told).isLessThan(0.012);
     }
-    assertThat(within).isGreaterThanOrEqualTo(all - 1);
+    assertThat(within).isGreaterThanOrEqualTo(all - 2);
     assertThat(Math.sqrt(squares / all)).isLessThan(1.5);
   }
 
