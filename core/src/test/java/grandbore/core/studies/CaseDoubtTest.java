@@ -9,6 +9,7 @@ import grandbore.core.prediction.Predictor;
 import grandbore.core.prediction.WantedBand;
 import grandbore.core.runs.RunQueue;
 import grandbore.core.runs.Urgency;
+import grandbore.core.units.Measure;
 import java.util.Locale;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -38,22 +39,10 @@ class CaseDoubtTest {
         var curve = predictor.predict(engine, speeds, Fidelity.FULL);
         var power = curve.peakPower().orElseThrow();
         var torque = curve.peakTorque().orElseThrow();
-        tell(
-            queue,
-            k,
-            engine,
-            "power, hp",
-            power.rpm(),
-            power.power() / 745.7,
-            k.observed().power());
-        tell(
-            queue,
-            k,
-            engine,
-            "torque, lb·ft",
-            torque.rpm(),
-            torque.torque() / 1.355818,
-            k.observed().torque());
+        double hp = Measure.HORSEPOWER.fromSi(power.power());
+        double poundFeet = Measure.POUND_FEET.fromSi(torque.torque());
+        tell(queue, k, engine, "power, hp", power.rpm(), hp, k.observed().power());
+        tell(queue, k, engine, "torque, lb·ft", torque.rpm(), poundFeet, k.observed().torque());
       }
     }
     System.out.printf("of %d %d by inputs, %d with the model's own%n", observed, byInputs, byAll);
